@@ -1,0 +1,49 @@
+package mosaicknife.core.anatomy;
+
+import java.util.List;
+import java.util.Optional;
+import mosaicknife.core.check.Check;
+
+/**
+ * A way in which fish are built, and so cut: which parts exist, in which order they come off, and
+ * what the fish looks like.
+ *
+ * @param code the lasting identifier, such as {@code round-bodied}
+ * @param name the name on screen
+ * @param special what is special about cutting it, one line
+ * @param slots the parts in cutting order
+ * @param drawing the drawing
+ */
+public record BodyPlan(
+    String code, String name, String special, List<PartSlot> slots, Drawing drawing) {
+
+  /** Refuses a plan without parts, two slots of one code, or a region of an unknown slot. */
+  public BodyPlan {
+    Check.text(code, "code");
+    Check.text(name, "name");
+    Check.text(special, "special");
+    slots = List.copyOf(Check.notEmpty(slots, "slots"));
+    List<String> codes = slots.stream().map(PartSlot::code).toList();
+    Check.that(
+        codes.stream().distinct().count() == codes.size(),
+        "Expected each slot of plan '" + code + "' once, found " + codes);
+    drawing.views().stream()
+        .flatMap(view -> view.regions().stream())
+        .forEach(
+            region ->
+                Check.that(
+                    codes.contains(region.slot()),
+                    "Expected a slot of plan '%s', found region '%s'"
+                        .formatted(code, region.slot())));
+  }
+
+  /**
+   * Finds a slot by its code.
+   *
+   * @param slotCode the code
+   * @return the slot, or empty if the plan has none of that code
+   */
+  public Optional<PartSlot> findSlot(String slotCode) {
+    return slots.stream().filter(slot -> slot.code().equals(slotCode)).findFirst();
+  }
+}

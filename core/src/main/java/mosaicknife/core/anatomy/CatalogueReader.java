@@ -1,0 +1,238 @@
+package mosaicknife.core.anatomy;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mosaicknife.core.anatomy.Drawing.Region;
+import mosaicknife.core.anatomy.Drawing.View;
+import mosaicknife.core.anatomy.ReferenceFile.Line;
+import mosaicknife.core.anatomy.Species.MassRange;
+import mosaicknife.core.anatomy.Species.Trait;
+import mosaicknife.core.quantity.Mass;
+
+/** Reads the shipped data files into a {@link Catalogue}; the files explain their own columns. */
+final class CatalogueReader {
+
+  private final Map<String, PartKind> kinds = new LinkedHashMap<>();
+  private final Map<String, BodyPlan> plans = new LinkedHashMap<>();
+  private final Map<String, List<Share>> shares = new LinkedHashMap<>();
+  private final Map<String, Species> species = new LinkedHashMap<>();
+
+  private CatalogueReader() {}
+
+  static Catalogue read() {
+    CatalogueReader reader = new CatalogueReader();
+    ReferenceFile.open("part-kinds.csv").lines().forEach(reader::readKind);
+    reader.readPlans();
+    List<Line> fish = ReferenceFile.open("species.csv").lines();
+    Map<String, BodyPlan> planOf =
+        fish.stream().collect(Collectors.toMap(l -> l.field(0), reader::planOf));
+    ReferenceFile.open("norms.csv").lines().forEach(line -> reader.readShare(line, planOf));
+    fish.forEach(reader::readSpecies);
+    return new Catalogue(reader.kinds, reader.plans, reader.species);
+  }
+
+  private void readKind(Line line) {
+    PartKind kind =
+        new PartKind(
+            line.field(0),
+            line.field(1),
+            line.read(2, PartClass::valueOf),
+            line.read(3, Stage::valueOf),
+            line.field(4),
+            line.list(5));
+    kinds.put(kind.code(), kind);
+  }
+
+  private void readPlans() {
+    PlanBuilder plan = null;
+    for (Line line : ReferenceFile.open("body-plans.csv").lines()) {
+      if (line.field(0).equals("plan")) {
+        finish(plan);
+        plan = new PlanBuilder(line);
+      } else if (plan == null) {
+        throw line.problem("expected a plan first");
+      } else {
+        plan.add(line);
+      }
+    }
+    finish(plan);
+  }
+
+  private void finish(PlanBuilder plan) {
+    if (plan != null) {
+      plans.put(plan.head.field(1), plan.build());
+    }
+  }
+
+  private BodyPlan planOf(Line line) {
+    BodyPlan plan = plans.get(line.field(3));
+    if (plan == null) {
+      throw line.problem("expected a body plan, one of " + plans.keySet());
+    }
+    return plan;
+  }
+
+  private void readShare(Line line, Map<String, BodyPlan> planOf) {
+    BodyPlan plan = planOf.get(line.field(0));
+    if (plan == null) {
+      throw line.problem("expected a species, one of " + planOf.keySet());
+    }
+    PartSlot slot =
+        plan.findSlot(line.field(1))
+            .orElseThrow(() -> line.problem("expected a slot of plan " + plan.code()));
+    double mean = line.read(2, Double::parseDouble);
+    double spread = line.read(3, Double::parseDouble);
+    shares
+        .computeIfAbsent(line.field(0), code -> new ArrayList<>())
+        .add(new Share(slot, mean, spread));
+  }
+
+  private void readSpecies(Line line) {
+    String code = line.field(0);
+    List<Share> parts = new ArrayList<>(shares.getOrDefault(code, List.of()));
+    parts.sort(Comparator.comparingInt(share -> share.slot().number()));
+    Set<Trait> traits =
+        line.list(5).stream()
+            .map(trait -> Trait.valueOf(trait.toUpperCase(Locale.ROOT)))
+            .collect(Collectors.toSet());
+    MassRange usual =
+        new MassRange(line.read(6, Mass::ofKilograms), line.read(7, Mass::ofKilograms));
+    species.put(
+        code,
+        new Species(
+            code, line.field(1), line.field(2), line.list(4), planOf(line), traits, usual, parts));
+  }
+
+  /** Collects the lines of one plan. */
+  private final class PlanBuilder {
+
+    private final Line head;
+    private final List<PartSlot> slots = new ArrayList<>();
+    private final List<ViewBuilder> views = new ArrayList<>();
+
+    private PlanBuilder(Line head) {
+      this.head = head;
+    }
+
+    private void add(Line line) {
+      switch (line.field(0)) {
+        case "slot" -> slots.add(slot(line));
+        case "view" -> views.add(new ViewBuilder(line));
+        default -> {
+          if (views.isEmpty()) {
+            throw line.problem("expected a slot or a view");
+          }
+          views.get(views.size() - 1).add(line);
+        }
+      }
+    }
+
+    private PartSlot slot(Line line) {
+      PartKind kind = kinds.get(line.field(1));
+      if (kind == null) {
+        throw line.problem("expected a part kind");
+      }
+      Side side = line.read(2, Side::valueOf);
+      String code =
+          side == Side.NONE
+              ? kind.code()
+              : kind.code() + "-" + side.name().toLowerCase(Locale.ROOT).replace('_', '-');
+      return new PartSlot(code, slots.size() + 1, kind, side, line.read(3, Purpose::valueOf));
+    }
+
+    private BodyPlan build() {
+      Drawing drawing =
+          new Drawing(
+              head.read(4, Double::parseDouble),
+              head.read(5, Double::parseDouble),
+              views.stream().map(ViewBuilder::build).toList());
+      return new BodyPlan(head.field(1), head.field(2), head.field(3), slots, drawing);
+    }
+  }
+
+  /** Collects the lines of one view; a view may be moved, scaled and turned upside down. */
+  private static final class ViewBuilder {
+
+    private final String name;
+    private final double left;
+    private final double top;
+    private final double scale;
+    private final List<Region> regions = new ArrayList<>();
+    private final List<Shape> marks = new ArrayList<>();
+    private Shape contour;
+    private Point eye;
+
+    private ViewBuilder(Line line) {
+      name = line.field(1);
+      left = line.read(2, Double::parseDouble);
+      top = line.read(3, Double::parseDouble);
+      scale = line.read(4, Double::parseDouble);
+    }
+
+    private void add(Line line) {
+      switch (line.field(0)) {
+        case "contour" -> contour = new Shape(points(line, 1), true, true);
+        case "region" -> regions.add(region(line, false, true));
+        case "curved" -> regions.add(region(line, true, true));
+        case "fin" -> regions.add(region(line, true, false));
+        case "mark" -> marks.add(new Shape(points(line, 1), false, true));
+        case "bones" -> marks.addAll(bones(line));
+        case "eye" -> eye = points(line, 1).get(0);
+        default -> throw line.problem("expected contour, region, curved, fin, mark, bones or eye");
+      }
+    }
+
+    private Region region(Line line, boolean smooth, boolean clipped) {
+      return new Region(
+          line.field(1), new Shape(points(line, 3), true, smooth), clipped, points(line, 2).get(0));
+    }
+
+    /** Bones: from x, to x, along y, how many, how long at the first, how long at the last. */
+    private List<Shape> bones(Line line) {
+      double[] numbers =
+          Arrays.stream(line.field(1).split(" ")).mapToDouble(Double::parseDouble).toArray();
+      int count = (int) numbers[3];
+      List<Shape> bones = new ArrayList<>();
+      for (int i = 0; i < count; i++) {
+        double t = i / (double) (count - 1);
+        double x = numbers[0] + t * (numbers[1] - numbers[0]);
+        double length = numbers[4] + t * (numbers[5] - numbers[4]);
+        bones.add(
+            new Shape(
+                List.of(
+                    placed(x + length / 3, numbers[2] - length),
+                    placed(x, numbers[2]),
+                    placed(x + length / 3, numbers[2] + length)),
+                false,
+                false));
+      }
+      return bones;
+    }
+
+    private List<Point> points(Line line, int field) {
+      return line.read(
+          field,
+          text ->
+              Arrays.stream(text.split(" +"))
+                  .map(pair -> pair.split(","))
+                  .map(xy -> placed(Double.parseDouble(xy[0]), Double.parseDouble(xy[1])))
+                  .toList());
+    }
+
+    private Point placed(double x, double y) {
+      return new Point(left + scale * x, top + scale * y);
+    }
+
+    private View build() {
+      return new View(name, contour, regions, marks, Optional.ofNullable(eye));
+    }
+  }
+}

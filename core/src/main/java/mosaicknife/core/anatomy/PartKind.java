@@ -1,0 +1,33 @@
+package mosaicknife.core.anatomy;
+
+import java.util.List;
+import mosaicknife.core.check.Check;
+
+/**
+ * A kind of part, such as fillet, frame or collar, independent of species and side.
+ *
+ * @param code the lasting identifier, lower case with hyphens
+ * @param name the field's word in the singular, in English
+ * @param nature flesh, by-product or irreducible
+ * @param stage when it leaves the fish
+ * @param meaning one line that explains the word
+ * @param synonyms other names, so that search and help find it
+ */
+public record PartKind(
+    String code,
+    String name,
+    PartClass nature,
+    Stage stage,
+    String meaning,
+    List<String> synonyms) {
+
+  /** Refuses blank names and copies the synonyms. */
+  public PartKind {
+    Check.text(code, "code");
+    Check.text(name, "name");
+    Check.notNull(nature, "nature");
+    Check.notNull(stage, "stage");
+    Check.text(meaning, "meaning");
+    synonyms = List.copyOf(synonyms);
+  }
+}

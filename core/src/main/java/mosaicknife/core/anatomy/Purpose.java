@@ -1,0 +1,81 @@
+package mosaicknife.core.anatomy;
+
+import java.util.Arrays;
+import java.util.Optional;
+
+/**
+ * What a part is for. Every gram bought ends in one of six classes, or is still open.
+ *
+ * <p>The letter is shown with the colour and the pattern, so that none of them carries the meaning
+ * alone.
+ */
+public enum Purpose {
+  /** A main dish: it carries the cost of the fish. */
+  PLATE('P', "Plate"),
+  /** A second dish made from what the main dish leaves. */
+  SECOND_PLATE('S', "Second plate"),
+  /** Stock, soup, sauce. K for kettle. */
+  POT('K', "Pot"),
+  /** Kept chilled or frozen with a date, a place and a person. */
+  HOLD('H', "Hold"),
+  /** Compost. */
+  COMPOST('C', "Compost"),
+  /** Thrown away. */
+  BIN('B', "Bin");
+
+  private final char letter;
+  private final String title;
+
+  Purpose(char letter, String title) {
+    this.letter = letter;
+    this.title = title;
+  }
+
+  /**
+   * Returns the letter shown on tiles.
+   *
+   * @return one of P, S, K, H, C, B
+   */
+  public char letter() {
+    return letter;
+  }
+
+  /**
+   * Returns the name on screen.
+   *
+   * @return such as {@code Second plate}
+   */
+  public String title() {
+    return title;
+  }
+
+  /**
+   * Returns whether parts with this purpose are eaten on a plate of their own: the usable yield.
+   *
+   * @return true for the two plates
+   */
+  public boolean isServed() {
+    return this == PLATE || this == SECOND_PLATE;
+  }
+
+  /**
+   * Returns whether parts with this purpose are used at all: everything but the bin.
+   *
+   * @return false for the bin only
+   */
+  public boolean isUsed() {
+    return this != BIN;
+  }
+
+  /**
+   * Finds the purpose of a letter.
+   *
+   * @param letter the letter, upper or lower case
+   * @return the purpose, or empty if no purpose has the letter
+   */
+  public static Optional<Purpose> find(char letter) {
+    return Arrays.stream(values())
+        .filter(purpose -> purpose.letter == Character.toUpperCase(letter))
+        .findFirst();
+  }
+}

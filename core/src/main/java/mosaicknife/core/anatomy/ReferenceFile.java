@@ -1,0 +1,100 @@
+package mosaicknife.core.anatomy;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * A reference data file beside the classes: lines of fields between semicolons.
+ *
+ * <p>Lines that begin with {@code #} and empty lines are comments. Everything else must be
+ * understood: an unknown line stops the load with file, line number and text.
+ */
+final class ReferenceFile {
+
+  private final String name;
+  private final List<Line> lines = new ArrayList<>();
+
+  private ReferenceFile(String name) {
+    this.name = name;
+  }
+
+  static ReferenceFile open(String name) {
+    ReferenceFile file = new ReferenceFile(name);
+    try (InputStream stream = ReferenceFile.class.getResourceAsStream(name)) {
+      if (stream == null) {
+        throw new IOException("no such resource");
+      }
+      file.readLines(new BufferedReader(new InputStreamReader(stream, StandardCharsets.UTF_8)));
+    } catch (IOException e) {
+      throw new ReferenceDataException(name, e);
+    }
+    return file;
+  }
+
+  private void readLines(BufferedReader reader) throws IOException {
+    int number = 0;
+    for (String text = reader.readLine(); text != null; text = reader.readLine()) {
+      number++;
+      if (!text.isBlank() && !text.startsWith("#")) {
+        lines.add(new Line(name, number, text));
+      }
+    }
+  }
+
+  List<Line> lines() {
+    return List.copyOf(lines);
+  }
+
+  /** One line with its place in the file, so that every problem can be located. */
+  static final class Line {
+
+    private final String file;
+    private final int number;
+    private final String text;
+    private final List<String> fields;
+
+    Line(String file, int number, String text) {
+      this.file = file;
+      this.number = number;
+      this.text = text;
+      this.fields = Arrays.stream(text.split(";", -1)).map(String::strip).toList();
+    }
+
+    String field(int index) {
+      if (index >= fields.size()) {
+        throw problem("expected field %d".formatted(index + 1));
+      }
+      return fields.get(index);
+    }
+
+    /** Reads a field with a function; whatever the function refuses names this line. */
+    <T> T read(int index, Function<String, T> reader) {
+      String value = field(index);
+      try {
+        return reader.apply(value);
+      } catch (IllegalArgumentException e) {
+        ReferenceDataException located = problem("field %d '%s'".formatted(index + 1, value));
+        located.initCause(e);
+        throw located;
+      }
+    }
+
+    List<String> list(int index) {
+      return Arrays.stream(field(index).split(",", -1))
+          .map(String::strip)
+          .filter(item -> !item.isEmpty())
+          .toList();
+    }
+
+    ReferenceDataException problem(String problem) {
+      return new ReferenceDataException(file, number, text, problem);
+    }
+  }
+}

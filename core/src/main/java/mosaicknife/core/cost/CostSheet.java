@@ -1,0 +1,100 @@
+package mosaicknife.core.cost;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.core.breakdown.Breakdown;
+import mosaicknife.core.breakdown.Node.Leaf;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.portion.WholePortions;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+
+/**
+ * The way from the purchase to the plate for one lot, one school and one portion.
+ *
+ * <p>Worked example: a gutted hake of 4.860 kg at 11.40/kg with 2.610 kg of fillets costs 21.2276
+ * per edible kilogram, a factor of 1.86207; at 180 g that is 3.8210 by weight and, with 14 whole
+ * portions, 3.9574 by portions really cut.
+ *
+ * @param costing the cost spread over the parts
+ * @param cost the lot's cost
+ * @param mains the mass of the main cuts (EP), positive
+ * @param portions the whole portions inside the mains
+ */
+public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions portions) {
+
+  /** Refuses mains without mass. */
+  public CostSheet {
+    Check.that(mains.isPositive(), "Expected mains above 0 g, found " + mains);
+  }
+
+  /**
+   * Works out the sheet.
+   *
+   * @param school the costing school
+   * @param breakdown the parts with their purposes
+   * @param cost the lot's cost
+   * @param values what parts are worth, see {@link Costing#by}
+   * @param target the mass of one portion, positive
+   * @return the sheet; empty while no part is for the plate or none carries cost
+   */
+  public static Optional<CostSheet> of(
+      CostingSchool school,
+      Breakdown breakdown,
+      LotCost cost,
+      Map<String, UnitPrice> values,
+      Mass target) {
+    List<Leaf> mains = breakdown.mains();
+    if (mains.isEmpty()) {
+      return Optional.empty();
+    }
+    Mass mass = Mass.total(mains.stream().map(Leaf::mass).toList());
+    return Costing.by(school, breakdown, cost, values)
+        .map(costing -> new CostSheet(costing, cost, mass, WholePortions.in(mains, target)));
+  }
+
+  /**
+   * Returns what an edible kilogram costs.
+   *
+   * @return cost on the mains over their mass
+   */
+  public UnitPrice ediblePrice() {
+    return costing.onMains().per(mains);
+  }
+
+  /**
+   * Returns how many times dearer an edible kilogram is than a purchased one.
+   *
+   * @return edible price over purchase price; empty if the fish was free
+   */
+  public Optional<Fraction> costFactor() {
+    ExactMoney purchase = cost.price().perKilogram();
+    return purchase.isPositive()
+        ? Optional.of(
+            costing.onMains().dividedBy(purchase).dividedBy(Fraction.of(mains.inKilograms())))
+        : Optional.empty();
+  }
+
+  /**
+   * Returns what a portion costs if every gram could be sold at the target mass.
+   *
+   * @return the cost by weight
+   */
+  public ExactMoney portionByWeight() {
+    return costing.onMains().multipliedBy(portions.target().dividedBy(mains));
+  }
+
+  /**
+   * Returns what a portion costs with the whole portions that really lie inside the fillets.
+   *
+   * @return the cost by portions cut; empty if not one whole portion fits
+   */
+  public Optional<ExactMoney> portionByCount() {
+    return portions.count() == 0
+        ? Optional.empty()
+        : Optional.of(costing.onMains().dividedBy(portions.count()));
+  }
+}

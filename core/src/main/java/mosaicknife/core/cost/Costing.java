@@ -1,0 +1,170 @@
+package mosaicknife.core.cost;
+
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.breakdown.Breakdown;
+import mosaicknife.core.breakdown.Node.Leaf;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.Money;
+import mosaicknife.core.quantity.UnitPrice;
+
+/**
+ * The cost of a lot spread over its parts by one school.
+ *
+ * <p>The rounded amounts add up to the rounded lot cost to the minor unit, by largest remainder.
+ *
+ * @param school the school
+ * @param lotCost the whole cost, exactly
+ * @param credit what by-products take off the mains; zero in schools without credit
+ * @param excess credit beyond the lot cost, which the mains cannot use; the mains never cost less
+ *     than nothing
+ * @param onMains what the main cuts carry, exactly
+ * @param parts what each part that carries cost carries, in cutting order
+ */
+public record Costing(
+    CostingSchool school,
+    ExactMoney lotCost,
+    ExactMoney credit,
+    ExactMoney excess,
+    ExactMoney onMains,
+    List<PartCost> parts) {
+
+  /** Copies the parts. */
+  public Costing {
+    parts = List.copyOf(parts);
+  }
+
+  /**
+   * What one part carries.
+   *
+   * @param id the identifier of the part
+   * @param exact the exact amount
+   * @param rounded the amount in minor units; all parts together are the rounded lot cost
+   */
+  public record PartCost(String id, ExactMoney exact, Money rounded) {}
+
+  /**
+   * Spreads the cost of a lot.
+   *
+   * @param school the school
+   * @param breakdown the parts with their purposes
+   * @param cost the lot's cost
+   * @param values what a part is worth per mass, by part identifier: for by-product credit what the
+   *     house would pay for it, for relative value what it sells for; a part without one is worth
+   *     nothing
+   * @return the costing; empty if no part carries cost yet, because none is for the plate or, for
+   *     relative value, none has a value
+   */
+  public static Optional<Costing> by(
+      CostingSchool school, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
+    Check.notNull(school, "school");
+    return switch (school) {
+      case ALL_ON_THE_MAINS -> withCredit(school, breakdown, cost, Map.of());
+      case BY_PRODUCT_CREDIT -> withCredit(school, breakdown, cost, values);
+      case RELATIVE_VALUE -> inProportion(school, breakdown, cost, leaf -> worth(leaf, values));
+      case BY_WEIGHT -> inProportion(school, breakdown, cost, Costing::usableMass);
+    };
+  }
+
+  private static Optional<Costing> withCredit(
+      CostingSchool school, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
+    List<Leaf> mains = breakdown.mains();
+    if (mains.isEmpty()) {
+      return Optional.empty();
+    }
+    ExactMoney total = cost.total();
+    ExactMoney nothing = ExactMoney.zero(total.currency());
+    Map<String, ExactMoney> credits = credits(breakdown, values);
+    ExactMoney claimed = credits.values().stream().reduce(nothing, ExactMoney::plus);
+    ExactMoney excess = claimed.compareTo(total) > 0 ? claimed.minus(total) : nothing;
+    ExactMoney credit = claimed.minus(excess);
+    ExactMoney onMains = total.minus(credit);
+
+    Mass mainsMass = Mass.total(mains.stream().map(Leaf::mass).toList());
+    List<Leaf> carriers = new ArrayList<>();
+    List<ExactMoney> amounts = new ArrayList<>();
+    for (Leaf leaf : breakdown.leaves()) {
+      ExactMoney own = credits.get(leaf.id());
+      if (leaf.isFor(Purpose.PLATE)) {
+        carriers.add(leaf);
+        amounts.add(onMains.multipliedBy(leaf.mass().dividedBy(mainsMass)));
+      } else if (own != null) {
+        carriers.add(leaf);
+        amounts.add(credit.multipliedBy(own.dividedBy(claimed)));
+      }
+    }
+    return Optional.of(
+        new Costing(school, total, credit, excess, onMains, parts(carriers, amounts, total)));
+  }
+
+  /** A by-product earns its credit only where a dish or the pot takes it and a value is set. */
+  private static Map<String, ExactMoney> credits(
+      Breakdown breakdown, Map<String, UnitPrice> values) {
+    Map<String, ExactMoney> credits = new LinkedHashMap<>();
+    for (Leaf leaf : breakdown.leaves()) {
+      boolean taken = leaf.isFor(Purpose.SECOND_PLATE) || leaf.isFor(Purpose.POT);
+      UnitPrice value = values.get(leaf.id());
+      if (taken && value != null && value.perKilogram().isPositive()) {
+        credits.put(leaf.id(), value.times(leaf.mass()));
+      }
+    }
+    return credits;
+  }
+
+  private static Optional<Costing> inProportion(
+      CostingSchool school, Breakdown breakdown, LotCost cost, Function<Leaf, Fraction> weight) {
+    List<Leaf> carriers =
+        breakdown.leaves().stream()
+            .filter(leaf -> weight.apply(leaf).compareTo(Fraction.ZERO) > 0)
+            .toList();
+    if (carriers.isEmpty()) {
+      return Optional.empty();
+    }
+    Fraction sum = carriers.stream().map(weight).reduce(Fraction.ZERO, Fraction::plus);
+    ExactMoney total = cost.total();
+    ExactMoney nothing = ExactMoney.zero(total.currency());
+    ExactMoney onMains = nothing;
+    List<ExactMoney> amounts = new ArrayList<>();
+    for (Leaf leaf : carriers) {
+      ExactMoney amount = total.multipliedBy(weight.apply(leaf).dividedBy(sum));
+      amounts.add(amount);
+      onMains = leaf.isFor(Purpose.PLATE) ? onMains.plus(amount) : onMains;
+    }
+    return Optional.of(
+        new Costing(school, total, nothing, nothing, onMains, parts(carriers, amounts, total)));
+  }
+
+  private static Fraction worth(Leaf leaf, Map<String, UnitPrice> values) {
+    UnitPrice value = values.get(leaf.id());
+    boolean sold = leaf.purpose().filter(Purpose::isUsed).isPresent() && value != null;
+    return sold ? Fraction.of(value.times(leaf.mass()).amount()) : Fraction.ZERO;
+  }
+
+  private static Fraction usableMass(Leaf leaf) {
+    boolean usable = leaf.purpose().filter(p -> p.isUsed() && p != Purpose.COMPOST).isPresent();
+    return usable ? Fraction.of(leaf.mass().inKilograms()) : Fraction.ZERO;
+  }
+
+  private static List<PartCost> parts(
+      List<Leaf> carriers, List<ExactMoney> amounts, ExactMoney total) {
+    Money whole = total.rounded(RoundingMode.HALF_UP);
+    boolean free = amounts.stream().noneMatch(ExactMoney::isPositive);
+    List<Fraction> weights =
+        amounts.stream().map(a -> free ? Fraction.ONE : Fraction.of(a.amount())).toList();
+    List<Money> rounded = whole.allocate(weights);
+    List<PartCost> parts = new ArrayList<>();
+    for (int i = 0; i < carriers.size(); i++) {
+      parts.add(new PartCost(carriers.get(i).id(), amounts.get(i), rounded.get(i)));
+    }
+    return parts;
+  }
+}

@@ -1,0 +1,91 @@
+package mosaicknife.core.portion;
+
+import java.util.List;
+import mosaicknife.core.breakdown.Node;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * How many whole portions lie inside each fillet.
+ *
+ * <p>Portions fit inside each fillet, not inside the total weight: two fillets of 790 g hold eight
+ * portions of 165 g, not nine. A part weighed for several fish together is taken as so many equal
+ * pieces; then the count is an estimate.
+ *
+ * @param target the mass of one portion, positive
+ * @param fillets one entry per part, in cutting order
+ */
+public record WholePortions(Mass target, List<Inside> fillets) {
+
+  /** Refuses a target without mass. */
+  public WholePortions {
+    Check.that(target.isPositive(), "Expected a portion above 0 g, found " + target);
+    fillets = List.copyOf(fillets);
+  }
+
+  /**
+   * The portions inside one part.
+   *
+   * @param id the identifier of the part
+   * @param name the name of the part
+   * @param mass the mass of all its pieces
+   * @param pieces how many pieces it is
+   * @param count the whole portions in all its pieces
+   */
+  public record Inside(String id, String name, Mass mass, int pieces, long count) {
+
+    /**
+     * Returns whether the count assumes equal pieces.
+     *
+     * @return true if the part was weighed for several fish together
+     */
+    public boolean isEstimated() {
+      return pieces > 1;
+    }
+  }
+
+  /**
+   * Counts the portions inside parts.
+   *
+   * @param parts the parts to be portioned
+   * @param target the mass of one portion, positive
+   * @return the portions
+   */
+  public static WholePortions in(List<Node.Leaf> parts, Mass target) {
+    return new WholePortions(target, parts.stream().map(part -> inside(part, target)).toList());
+  }
+
+  private static Inside inside(Node.Leaf part, Mass target) {
+    Mass each = Mass.ofMilligrams(part.mass().milligrams() / part.pieces());
+    long count = Math.multiplyExact(each.wholeTimes(target), part.pieces());
+    return new Inside(part.id(), part.name(), part.mass(), part.pieces(), count);
+  }
+
+  /**
+   * Returns how many portions there are.
+   *
+   * @return the sum over all parts, from 0
+   */
+  public long count() {
+    return fillets.stream().mapToLong(Inside::count).sum();
+  }
+
+  /**
+   * Returns what is left when every portion has exactly its target mass.
+   *
+   * @return the mass over, zero or more
+   */
+  public Mass over() {
+    Mass all = Mass.total(fillets.stream().map(Inside::mass).toList());
+    return all.minus(target.multipliedBy(count()));
+  }
+
+  /**
+   * Returns whether any count assumes equal pieces.
+   *
+   * @return true if a part was weighed for several fish together
+   */
+  public boolean isEstimated() {
+    return fillets.stream().anyMatch(Inside::isEstimated);
+  }
+}

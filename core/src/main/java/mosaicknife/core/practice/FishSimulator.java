@@ -1,0 +1,61 @@
+package mosaicknife.core.practice;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.random.RandomGenerator;
+import mosaicknife.core.anatomy.Share;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * Makes fish with true part masses from the same norms the rest of the product uses.
+ *
+ * <p>Each part's share is drawn from a normal distribution with the norm's mean and spread, not
+ * below a fifth of the mean; the shares are then scaled so that the parts and a drawn loss are
+ * exactly the whole. The same seed gives the same fish.
+ */
+public final class FishSimulator {
+
+  private static final double LEAST_OF_MEAN = 0.2;
+
+  private FishSimulator() {}
+
+  /**
+   * Draws the parts of one fish.
+   *
+   * @param species the species
+   * @param state the state it was bought in
+   * @param purchased the mass of the fish, positive
+   * @param loss the loss norm
+   * @param random where chance comes from
+   * @return the true mass of every part by slot code, in cutting order; with the loss they are the
+   *     mass of the fish
+   */
+  public static Map<String, Mass> draw(
+      Species species, State state, Mass purchased, LossNorm loss, RandomGenerator random) {
+    Check.that(purchased.isPositive(), "Expected a fish above 0 g, found " + purchased);
+    double lossShare = atLeast(loss.mean(), loss.spread(), random);
+    List<Share> shares = species.sharesIn(state);
+    List<Double> drawn = new ArrayList<>();
+    for (Share share : shares) {
+      drawn.add(atLeast(share.mean(), share.spread(), random));
+    }
+    double sum = drawn.stream().mapToDouble(Double::doubleValue).sum();
+    double net = purchased.milligrams() * (1 - lossShare);
+    Map<String, Mass> parts = new LinkedHashMap<>();
+    for (int i = 0; i < shares.size(); i++) {
+      long milligrams = (long) (net * drawn.get(i) / sum);
+      parts.put(shares.get(i).slot().code(), Mass.ofMilligrams(milligrams));
+    }
+    return parts;
+  }
+
+  private static double atLeast(double mean, double spread, RandomGenerator random) {
+    return Math.max(LEAST_OF_MEAN * mean, mean + spread * random.nextGaussian());
+  }
+}

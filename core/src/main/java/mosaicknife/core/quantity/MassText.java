@@ -1,0 +1,176 @@
+package mosaicknife.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.NumberText.Comma;
+
+/**
+ * A mass as a person typed it, with what was understood.
+ *
+ * <p>Weight entry is a trap: 12.6 lb is not 12 lb 6 oz, kilograms and pounds get mixed, a comma can
+ * be two things. So what was understood is said back before it is stored.
+ *
+ * <p>Grammar: {@code number [unit]} or {@code number lb number oz}; units as in {@link
+ * MassUnit#find}. Valid are {@code 1318 g}, {@code 1.318}, {@code 1,318 kg}, {@code 12.6 lb},
+ * {@code 12 lb 9.6 oz}. Not valid are negative or zero masses, ounces of a pound from 16 on, and
+ * more than {@value #MOST_TONNES} tonnes.
+ *
+ * @param mass the mass understood, positive
+ * @param typed what was typed, stripped
+ * @param echo what was understood, in the typed unit and in the other system: {@code 12.6 lb = 12
+ *     lb 9.6 oz = 5.715 kg}
+ * @param note how an ambiguous spelling was read, if it was one
+ */
+public record MassText(Mass mass, String typed, String echo, Optional<String> note) {
+
+  private static final int MOST_TONNES = 2;
+  private static final Mass MOST = Mass.ofGrams(MOST_TONNES * 1_000_000L);
+  private static final BigDecimal OUNCES_PER_POUND = BigDecimal.valueOf(16);
+  private static final int LONGEST = 60;
+  private static final Pattern POUNDS_AND_OUNCES =
+      Pattern.compile("(.*\\d)\\s*([a-zA-Z]+\\.?)\\s*,?\\s*(\\d.*?)\\s*([a-zA-Z]+\\.?)");
+  private static final Pattern WITH_UNIT = Pattern.compile("(.*?)\\s*([\\p{L}.]*\\p{L}\\.?)");
+
+  /**
+   * Reads a mass.
+   *
+   * @param typed what was typed; null counts as nothing
+   * @param bareUnit the unit of a number without one
+   * @return the mass with its echo
+   * @throws QuantityFormatException if it is no mass above zero; the message says why and what to
+   *     type
+   */
+  public static MassText parse(String typed, MassUnit bareUnit) {
+    String text = typed == null ? "" : typed.strip();
+    if (text.isEmpty()) {
+      throw new QuantityFormatException(
+          "No weight was typed. Type one, such as 1.318 %s.".formatted(bareUnit.symbol()));
+    }
+    if (text.length() > LONGEST) {
+      throw new QuantityFormatException(
+          "That is too long for a weight. Type figures and a unit, such as 1.318 kg.");
+    }
+    Matcher two = POUNDS_AND_OUNCES.matcher(text);
+    if (two.matches()) {
+      return poundsAndOunces(text, two);
+    }
+    Matcher one = WITH_UNIT.matcher(text);
+    if (one.matches() && one.group(1).chars().anyMatch(Character::isDigit)) {
+      return single(text, one.group(1), unit(one.group(2)));
+    }
+    return single(text, text, bareUnit);
+  }
+
+  /**
+   * Writes a mass for the screen, with no more digits than a kitchen scale has.
+   *
+   * @param mass the mass, of either sign
+   * @param system the house's units
+   * @return {@code 1.318 kg} or {@code 87 g}; {@code 2 lb 14.5 oz} or {@code 3.1 oz}
+   */
+  public static String format(Mass mass, UnitSystem system) {
+    String sign = mass.isNegative() ? "−" : "";
+    Mass size = mass.abs();
+    if (system == UnitSystem.IMPERIAL) {
+      return sign + poundsAndOunces(size);
+    }
+    BigDecimal grams = size.in(MassUnit.GRAM, 0, RoundingMode.HALF_UP);
+    if (grams.compareTo(BigDecimal.valueOf(1000)) < 0) {
+      return (grams.signum() == 0 ? "" : sign) + grams + " g";
+    }
+    return sign + size.in(MassUnit.KILOGRAM, 3, RoundingMode.HALF_UP) + " kg";
+  }
+
+  private static MassText single(String text, String number, MassUnit unit) {
+    boolean grams = unit == MassUnit.GRAM;
+    NumberText amount = NumberText.parse(number, grams ? Comma.THOUSANDS : Comma.DECIMAL);
+    Mass mass = checked(text, amount.value(), unit);
+    String plain = amount.value().stripTrailingZeros().toPlainString() + " " + unit.symbol();
+    return new MassText(mass, text, echo(plain, mass, unit), amount.note());
+  }
+
+  private static MassText poundsAndOunces(String text, Matcher match) {
+    MassUnit first = unit(match.group(2));
+    MassUnit second = unit(match.group(4));
+    if (first != MassUnit.POUND || second != MassUnit.OUNCE) {
+      throw new QuantityFormatException(
+          "“%s” mixes two units. Type one number with one unit, or pounds and ounces as 12 lb 9.6 oz."
+              .formatted(text));
+    }
+    BigDecimal pounds = NumberText.parse(match.group(1), Comma.DECIMAL).value();
+    BigDecimal ounces = NumberText.parse(match.group(3), Comma.DECIMAL).value();
+    if (pounds.stripTrailingZeros().scale() > 0) {
+      throw new QuantityFormatException(
+          "“%s” has a part of a pound and ounces as well. Type whole pounds, such as 12 lb 9.6 oz."
+              .formatted(text));
+    }
+    if (ounces.compareTo(OUNCES_PER_POUND) >= 0) {
+      throw new QuantityFormatException(
+          "%s oz is a pound or more. A pound has 16 oz: type %s, or the weight in lb alone."
+              .formatted(ounces.toPlainString(), carried(pounds, ounces)));
+    }
+    Mass mass = checked(text, pounds.multiply(OUNCES_PER_POUND).add(ounces), MassUnit.OUNCE);
+    return new MassText(
+        mass, text, poundsAndOunces(mass) + " = " + kilograms(mass), Optional.empty());
+  }
+
+  private static String carried(BigDecimal pounds, BigDecimal ounces) {
+    BigDecimal[] parts = ounces.divideAndRemainder(OUNCES_PER_POUND);
+    return "%s lb %s oz"
+        .formatted(
+            pounds.add(parts[0]).toBigInteger(), parts[1].stripTrailingZeros().toPlainString());
+  }
+
+  private static Mass checked(String text, BigDecimal amount, MassUnit unit) {
+    if (amount.signum() < 0) {
+      throw new QuantityFormatException(
+          "“%s” is below zero. A weight is above zero: check the tare.".formatted(text));
+    }
+    BigDecimal most = MOST.in(unit, 6, RoundingMode.HALF_UP);
+    if (amount.compareTo(most) > 0) {
+      throw new QuantityFormatException(
+          "“%s” is more than %d tonnes. Check the figure and the unit."
+              .formatted(text, MOST_TONNES));
+    }
+    Mass mass = Mass.of(amount, unit, RoundingMode.HALF_UP);
+    if (!mass.isPositive()) {
+      throw new QuantityFormatException(
+          "“%s” is no weight. A weight is above zero.".formatted(text));
+    }
+    return mass;
+  }
+
+  private static MassUnit unit(String word) {
+    return MassUnit.find(word)
+        .orElseThrow(
+            () ->
+                new QuantityFormatException(
+                    "“%s” is not a unit this house weighs in. Type g, kg, oz or lb."
+                        .formatted(word)));
+  }
+
+  private static String echo(String plain, Mass mass, MassUnit unit) {
+    return switch (unit) {
+      case POUND -> plain + " = " + poundsAndOunces(mass) + " = " + kilograms(mass);
+      case OUNCE -> plain + " = " + kilograms(mass);
+      case KILOGRAM, GRAM -> plain + " = " + poundsAndOunces(mass);
+    };
+  }
+
+  private static String kilograms(Mass mass) {
+    return mass.in(MassUnit.KILOGRAM, 3, RoundingMode.HALF_UP) + " kg";
+  }
+
+  private static String poundsAndOunces(Mass mass) {
+    Check.that(!mass.isNegative(), "Bug: the sign is written by the caller, found " + mass);
+    BigDecimal[] parts =
+        mass.in(MassUnit.OUNCE, 1, RoundingMode.HALF_UP).divideAndRemainder(OUNCES_PER_POUND);
+    String ounces = String.format(Locale.ROOT, "%.1f oz", parts[1]);
+    return parts[0].signum() == 0 ? ounces : parts[0].toBigInteger() + " lb " + ounces;
+  }
+}

@@ -1,0 +1,82 @@
+package mosaicknife.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Currency;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mosaicknife.core.quantity.NumberText.Comma;
+
+/**
+ * A price per mass as a person typed it, with what was understood.
+ *
+ * <p>Grammar: {@code number [/ unit]} or {@code number per unit}; the unit is kg or lb. Valid are
+ * {@code 11.40}, {@code 11,40/kg}, {@code 5.17 per lb}.
+ *
+ * @param price the price understood
+ * @param typed what was typed, stripped
+ * @param echo the price per kilogram and per pound
+ * @param note how an ambiguous spelling was read, if it was one
+ */
+public record PriceText(UnitPrice price, String typed, String echo, Optional<String> note) {
+
+  private static final BigDecimal MOST = BigDecimal.valueOf(10_000);
+  private static final int LONGEST = 40;
+  private static final Pattern WITH_UNIT =
+      Pattern.compile("(.*?)\\s*(?:/|\\bper\\b|\\ba\\b)\\s*(\\p{L}+\\.?)");
+
+  /**
+   * Reads a price.
+   *
+   * @param typed what was typed; null counts as nothing
+   * @param bareUnit the unit of a price without one, the kilogram or the pound
+   * @param currency the house's currency
+   * @return the price with its echo
+   * @throws QuantityFormatException if it is no price; the message says why and what to type
+   */
+  public static PriceText parse(String typed, MassUnit bareUnit, Currency currency) {
+    String text = typed == null ? "" : typed.strip();
+    if (text.isEmpty()) {
+      throw new QuantityFormatException(
+          "No price was typed. Type one, such as 11.40/%s.".formatted(bareUnit.symbol()));
+    }
+    if (text.length() > LONGEST) {
+      throw new QuantityFormatException(
+          "That is too long for a price. Type one, such as 11.40/kg.");
+    }
+    Matcher withUnit = WITH_UNIT.matcher(text);
+    boolean hasUnit = withUnit.matches();
+    MassUnit unit = hasUnit ? unit(withUnit.group(2)) : bareUnit;
+    NumberText amount = NumberText.parse(hasUnit ? withUnit.group(1) : text, Comma.DECIMAL);
+    UnitPrice price = price(text, amount.value(), unit, currency);
+    String echo = "%s/kg = %s/lb".formatted(shown(price.perKilogram()), shown(price.perPound()));
+    return new PriceText(price, text, echo, amount.note());
+  }
+
+  private static UnitPrice price(String text, BigDecimal amount, MassUnit unit, Currency currency) {
+    if (amount.signum() < 0) {
+      throw new QuantityFormatException(
+          "“%s” is below zero. A price is zero or more.".formatted(text));
+    }
+    if (amount.compareTo(MOST) > 0) {
+      throw new QuantityFormatException(
+          "“%s” is more than 10 000. Check the figure and the unit.".formatted(text));
+    }
+    ExactMoney money = new ExactMoney(amount, currency);
+    return unit == MassUnit.POUND ? UnitPrice.ofPerPound(money) : UnitPrice.ofPerKilogram(money);
+  }
+
+  private static MassUnit unit(String word) {
+    return MassUnit.find(word)
+        .filter(unit -> unit == MassUnit.KILOGRAM || unit == MassUnit.POUND)
+        .orElseThrow(
+            () ->
+                new QuantityFormatException(
+                    "“%s” is not a unit fish is priced in. Type kg or lb.".formatted(word)));
+  }
+
+  private static String shown(ExactMoney money) {
+    return money.rounded(RoundingMode.HALF_UP).inMajorUnits().toPlainString();
+  }
+}
