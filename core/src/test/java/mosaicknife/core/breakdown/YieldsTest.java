@@ -1,0 +1,65 @@
+package mosaicknife.core.breakdown;
+
+import static mosaicknife.core.WorkedHake.leaf;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Optional;
+import mosaicknife.core.WorkedHake;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.Yields.Basis;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import org.testng.annotations.Test;
+
+public class YieldsTest {
+
+  private static final Species HAKE = WorkedHake.CATALOGUE.getSpecies("hake");
+  private static final Mass FILLETS = Mass.ofGrams(2610);
+
+  @Test
+  public void theFilletYieldOfTheWorkedHakeIs53Point70Percent() {
+    Basis basis = Yields.of(WorkedHake.breakdown(), HAKE).basis(State.GUTTED).orElseThrow();
+    assertEquals(basis.knowledge(), Knowledge.MEASURED);
+    assertEquals(percent(Yields.yield(FILLETS, basis)), new BigDecimal("53.70"));
+  }
+
+  @Test
+  public void aCleanerBasisIsMeasuredByDifferenceWhenThePartsThatGoWereWeighed() {
+    Basis headed =
+        Yields.of(WorkedHake.breakdown(), HAKE).basis(State.HEADED_AND_GUTTED).orElseThrow();
+    // 4 860 − 985 − 62 = 3 813; 2 610 / 3 813 = 68.45 %
+    assertEquals(
+        headed, new Basis(State.HEADED_AND_GUTTED, Mass.ofGrams(3813), Knowledge.BY_DIFFERENCE));
+    assertEquals(percent(Yields.yield(FILLETS, headed)), new BigDecimal("68.45"));
+  }
+
+  @Test
+  public void anyOtherBasisIsEstimatedByTheNormOrMissing() {
+    Basis ungutted = Yields.of(WorkedHake.breakdown(), HAKE).basis(State.UNGUTTED).orElseThrow();
+    // the norm keeps 0.900 of an ungutted hake when gutted: 4 860 / 0.9 = 5 400
+    assertEquals(ungutted, new Basis(State.UNGUTTED, Mass.ofGrams(5400), Knowledge.ESTIMATED));
+
+    Breakdown noHead = WorkedHake.with(leaf("fillet-left", "fillet", "1.318", Purpose.PLATE));
+    Basis headed = Yields.of(noHead, HAKE).basis(State.HEADED_AND_GUTTED).orElseThrow();
+    assertEquals(headed.knowledge(), Knowledge.ESTIMATED);
+    assertEquals(Yields.withoutNorm(noHead).basis(State.HEADED_AND_GUTTED), Optional.empty());
+  }
+
+  @Test
+  public void usableYieldAndTotalUseAreTwoFigures() {
+    Yields yields = Yields.of(WorkedHake.breakdown(), HAKE);
+    // (2 610 + 172 + 214) / 4 860 and all 4 773 / 4 860, since nothing is binned
+    assertEquals(percent(yields.usable()), new BigDecimal("61.65"));
+    assertEquals(percent(yields.totalUse()), new BigDecimal("98.21"));
+    assertTrue(yields.usable().compareTo(yields.totalUse()) < 0);
+  }
+
+  private static BigDecimal percent(Fraction fraction) {
+    return fraction.toPercent(2, RoundingMode.HALF_UP);
+  }
+}

@@ -1,0 +1,165 @@
+package mosaicknife.core.cost;
+
+import static mosaicknife.core.WorkedHake.COST;
+import static mosaicknife.core.WorkedHake.EUR;
+import static mosaicknife.core.WorkedHake.leaf;
+import static mosaicknife.core.WorkedHake.price;
+import static mosaicknife.core.WorkedHake.values;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.core.WorkedHake;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** The worked hake, to the digit; expected figures by hand from the figures in WorkedHake. */
+public class CostSheetTest {
+
+  private static final Mass PORTION = Mass.ofGrams(180);
+
+  @Test
+  public void allOnTheMains() {
+    CostSheet sheet = sheet(CostingSchool.ALL_ON_THE_MAINS, Map.of());
+    assertEquals(sheet.costing().lotCost(), ExactMoney.of("55.404", EUR));
+    assertEquals(sheet.cost().total().rounded(RoundingMode.HALF_UP).minorUnits(), 5540);
+    assertEquals(four(sheet.ediblePrice().perKilogram()), "21.2276");
+    assertEquals(
+        sheet.costFactor().orElseThrow().toDecimal(5, RoundingMode.HALF_UP),
+        new BigDecimal("1.86207"));
+    assertEquals(sheet.portions().fillets().stream().map(f -> f.count()).toList(), List.of(7L, 7L));
+    assertEquals(sheet.portions().over(), Mass.ofGrams(90));
+    assertEquals(four(sheet.portionByWeight()), "3.8210");
+    assertEquals(four(sheet.portionByCount().orElseThrow()), "3.9574");
+  }
+
+  @Test
+  public void byProductCredit() {
+    CostSheet sheet = sheet(CostingSchool.BY_PRODUCT_CREDIT, values("1.80", "9.00", "8.00"));
+    assertEquals(sheet.costing().credit(), ExactMoney.of("6.1346", EUR));
+    assertEquals(sheet.costing().onMains(), ExactMoney.of("49.2694", EUR));
+    assertEquals(four(sheet.portionByCount().orElseThrow()), "3.5192");
+  }
+
+  @Test
+  public void relativeValue() {
+    Map<String, UnitPrice> sold = new HashMap<>(values("1.80", "12", "14"));
+    sold.put("fillet-left", price("30"));
+    sold.put("fillet-right", price("30"));
+    Costing costing = sheet(CostingSchool.RELATIVE_VALUE, sold).costing();
+    assertEquals(
+        costing.onMains().dividedBy(costing.lotCost()).toPercent(4, RoundingMode.HALF_UP),
+        new BigDecimal("90.7988"));
+    assertEquals(four(costing.onMains()), "50.3062");
+  }
+
+  @Test
+  public void byWeightEveryUsableKilogramCostsTheSame() {
+    Costing costing = sheet(CostingSchool.BY_WEIGHT, Map.of()).costing();
+    // usable: all but gills and fins = 4.593 kg; mains 2.610/4.593 × 55.404 = 31.4837
+    assertEquals(four(costing.onMains()), "31.4837");
+    assertEquals(costing.parts().size(), 6);
+  }
+
+  @DataProvider
+  Object[][] schools() {
+    return new Object[][] {
+      {CostingSchool.ALL_ON_THE_MAINS},
+      {CostingSchool.BY_PRODUCT_CREDIT},
+      {CostingSchool.RELATIVE_VALUE},
+      {CostingSchool.BY_WEIGHT}
+    };
+  }
+
+  @Test(dataProvider = "schools")
+  public void theRoundedPartsAddUpToTheLotToTheCent(CostingSchool school) {
+    Costing costing = sheet(school, values("1.80", "9.00", "8.00")).costing();
+    long sum = costing.parts().stream().mapToLong(part -> part.rounded().minorUnits()).sum();
+    assertEquals(sum, 5540);
+  }
+
+  @Test
+  public void creditBeyondTheLotIsReportedAndTheMainsNeverCostLessThanNothing() {
+    Costing costing = sheet(CostingSchool.BY_PRODUCT_CREDIT, values("30", "90", "80")).costing();
+    // 1.597 × 30 + 0.172 × 90 + 0.214 × 80 = 80.51
+    assertEquals(costing.credit(), ExactMoney.of("55.404", EUR));
+    assertEquals(costing.excess(), ExactMoney.of("25.106", EUR));
+    assertEquals(costing.onMains(), ExactMoney.zero(EUR));
+  }
+
+  @Test
+  public void aByProductEarnsNothingUntilAUseTakesIt() {
+    var open =
+        WorkedHake.with(
+            leaf("fillet-left", "fillet", "1.318", Purpose.PLATE),
+            leaf("frame", "frame", "0.612", null),
+            leaf("head", "head", "0.985", Purpose.COMPOST),
+            leaf("belly", "belly", "0.172", Purpose.HOLD));
+    Costing costing =
+        Costing.by(CostingSchool.BY_PRODUCT_CREDIT, open, COST, values("1.80", "9", "8"))
+            .orElseThrow();
+    assertEquals(costing.credit(), ExactMoney.zero(EUR));
+  }
+
+  @Test
+  public void withoutMainsThereIsNoSheetAndWithoutAWholePortionNoCostByCount() {
+    var bones = WorkedHake.with(leaf("frame", "frame", "0.612", Purpose.POT));
+    assertEquals(
+        CostSheet.of(CostingSchool.ALL_ON_THE_MAINS, bones, COST, Map.of(), PORTION),
+        Optional.empty());
+    CostSheet large =
+        CostSheet.of(
+                CostingSchool.ALL_ON_THE_MAINS,
+                WorkedHake.breakdown(),
+                COST,
+                Map.of(),
+                Mass.ofKilograms("1.4"))
+            .orElseThrow();
+    assertEquals(large.portionByCount(), Optional.empty());
+  }
+
+  @Test
+  public void aFreeFishHasNoFactorAndCostsNothing() {
+    LotCost free = LotCost.of(price("0"), WorkedHake.PURCHASED);
+    CostSheet sheet =
+        CostSheet.of(
+                CostingSchool.ALL_ON_THE_MAINS, WorkedHake.breakdown(), free, Map.of(), PORTION)
+            .orElseThrow();
+    assertEquals(sheet.costFactor(), Optional.empty());
+    assertEquals(sheet.portionByWeight(), ExactMoney.zero(EUR));
+    assertEquals(sheet.costing().parts().get(0).rounded().minorUnits(), 0);
+  }
+
+  @Test
+  public void extrasAddAndClaimsTakeOffButNotMoreThanTheLot() {
+    LotCost cost =
+        new LotCost(
+            price("10"), Mass.ofKilograms("5"), ExactMoney.of("3", EUR), ExactMoney.of("8", EUR));
+    assertEquals(cost.total(), ExactMoney.of("45", EUR));
+    assertThrows(
+        IllegalArgumentException.class,
+        () ->
+            new LotCost(
+                price("10"),
+                Mass.ofKilograms("5"),
+                ExactMoney.zero(EUR),
+                ExactMoney.of("51", EUR)));
+  }
+
+  private static CostSheet sheet(CostingSchool school, Map<String, UnitPrice> values) {
+    return CostSheet.of(school, WorkedHake.breakdown(), COST, values, PORTION).orElseThrow();
+  }
+
+  private static String four(ExactMoney money) {
+    return money.amount().setScale(4, RoundingMode.HALF_UP).toPlainString();
+  }
+}

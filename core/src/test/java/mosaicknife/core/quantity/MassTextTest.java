@@ -1,0 +1,134 @@
+package mosaicknife.core.quantity;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.expectThrows;
+
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class MassTextTest {
+
+  @DataProvider
+  Object[][] understood() {
+    return new Object[][] {
+      // typed, unit of a bare number, milligrams, echo
+      {"1.318", MassUnit.KILOGRAM, 1_318_000L, "1.318 kg = 2 lb 14.5 oz"},
+      {"1318 g", MassUnit.KILOGRAM, 1_318_000L, "1318 g = 2 lb 14.5 oz"},
+      {"  87g ", MassUnit.KILOGRAM, 87_000L, "87 g = 3.1 oz"},
+      {"0,5 kg", MassUnit.KILOGRAM, 500_000L, "0.5 kg = 1 lb 1.6 oz"},
+      // 12.6 lb = 12.6 × 453.59237 g = 5 715.263862 g, worked by hand
+      {"12.6 lb", MassUnit.KILOGRAM, 5_715_264L, "12.6 lb = 12 lb 9.6 oz = 5.715 kg"},
+      // 12 lb 6 oz = 198 oz = 198 × 28.349523125 g = 5 613.205579 g
+      {"12 lb 6 oz", MassUnit.KILOGRAM, 5_613_206L, "12 lb 6.0 oz = 5.613 kg"},
+      {"12lb 6oz", MassUnit.GRAM, 5_613_206L, "12 lb 6.0 oz = 5.613 kg"},
+      {"3 OZ.", MassUnit.KILOGRAM, 85_049L, "3 oz = 0.085 kg"},
+      {"2", MassUnit.POUND, 907_185L, "2 lb = 2 lb 0.0 oz = 0.907 kg"},
+      {"1 234,5 g", MassUnit.GRAM, 1_234_500L, "1234.5 g = 2 lb 11.5 oz"},
+      {"1.234,5 g", MassUnit.GRAM, 1_234_500L, "1234.5 g = 2 lb 11.5 oz"},
+    };
+  }
+
+  @Test(dataProvider = "understood")
+  public void saysBackWhatWasUnderstood(String typed, MassUnit unit, long milligrams, String echo) {
+    MassText text = MassText.parse(typed, unit);
+    assertEquals(text.mass().milligrams(), milligrams);
+    assertEquals(text.echo(), echo);
+  }
+
+  @Test
+  public void aCommaBeforeThreeDigitsIsTheDecimalSignInKilogramsAndSaysSo() {
+    MassText text = MassText.parse("1,318", MassUnit.KILOGRAM);
+    assertEquals(text.mass(), Mass.ofGrams(1318));
+    assertEquals(
+        text.note(), Optional.of("1,318 was read as 1.318: the comma is the decimal sign."));
+    assertEquals(MassText.parse("1.318", MassUnit.KILOGRAM).note(), Optional.empty());
+  }
+
+  @Test
+  public void aCommaBeforeThreeDigitsMarksThousandsInGramsAndSaysSo() {
+    MassText text = MassText.parse("1,318 g", MassUnit.KILOGRAM);
+    assertEquals(text.mass(), Mass.ofGrams(1318));
+    assertEquals(text.note(), Optional.of("1,318 was read as 1318: the comma marks thousands."));
+  }
+
+  @DataProvider
+  Object[][] refused() {
+    return new Object[][] {
+      {null, "No weight was typed. Type one, such as 1.318 kg."},
+      {"   ", "No weight was typed. Type one, such as 1.318 kg."},
+      {"abc", "“abc” is not a number. Type figures, such as 1.318."},
+      {"-5", "“-5” is below zero. A weight is above zero: check the tare."},
+      {"−5 kg", "“−5 kg” is below zero. A weight is above zero: check the tare."},
+      {"0", "“0” is no weight. A weight is above zero."},
+      {"0.0000001", "“0.0000001” is no weight. A weight is above zero."},
+      {"10 t", "“t” is not a unit this house weighs in. Type g, kg, oz or lb."},
+      {"10000 kg", "“10000 kg” is more than 2 tonnes. Check the figure and the unit."},
+      {
+        "99999999999999999999 kg",
+        "“99999999999999999999 kg” is more than 2 tonnes. Check the figure and the unit."
+      },
+      {
+        "50 lb 20 oz",
+        "20 oz is a pound or more. A pound has 16 oz: type 51 lb 4 oz, or the weight in lb alone."
+      },
+      {
+        "12.5 lb 3 oz",
+        "“12.5 lb 3 oz” has a part of a pound and ounces as well. Type whole pounds, such as 12 lb"
+            + " 9.6 oz."
+      },
+      {
+        "1 kg 200 g",
+        "“1 kg 200 g” mixes two units. Type one number with one unit, or pounds and ounces as 12 lb"
+            + " 9.6 oz."
+      },
+      {"1.2.3", "“1.2.3” is not a number. Type figures, such as 1.318."},
+      {"1e5", "“1e5” is not a number. Type figures, such as 1.318."},
+      {
+        "<script>alert(1)</script>",
+        "“<script>alert(1)</script…” is not a number. Type figures, such as 1.318."
+      },
+      {
+        "1".repeat(10_000),
+        "That is too long for a weight. Type figures and a unit, such as 1.318 kg."
+      },
+    };
+  }
+
+  @Test(dataProvider = "refused")
+  public void refusesWithASentenceThatSaysWhatToType(String typed, String sentence) {
+    QuantityFormatException refusal =
+        expectThrows(QuantityFormatException.class, () -> MassText.parse(typed, MassUnit.KILOGRAM));
+    assertEquals(refusal.getMessage(), sentence);
+  }
+
+  @DataProvider
+  Object[][] shown() {
+    return new Object[][] {
+      {1_318_000L, UnitSystem.METRIC, "1.318 kg"},
+      {87_400L, UnitSystem.METRIC, "87 g"},
+      {999_600L, UnitSystem.METRIC, "1.000 kg"},
+      {-214_000L, UnitSystem.METRIC, "−214 g"},
+      {-300L, UnitSystem.METRIC, "0 g"},
+      {0L, UnitSystem.METRIC, "0 g"},
+      {1_318_000L, UnitSystem.IMPERIAL, "2 lb 14.5 oz"},
+      // 15.97 oz must not be shown as 0 lb 16.0 oz
+      {452_800L, UnitSystem.IMPERIAL, "1 lb 0.0 oz"},
+      {87_000L, UnitSystem.IMPERIAL, "3.1 oz"},
+    };
+  }
+
+  @Test(dataProvider = "shown")
+  public void showsNoMoreDigitsThanAKitchenScaleHas(
+      long milligrams, UnitSystem system, String text) {
+    assertEquals(MassText.format(Mass.ofMilligrams(milligrams), system), text);
+  }
+
+  @Test
+  public void readsBackWhatToStringWrites() {
+    for (long milligrams : new long[] {1, 500, 87_000, 1_318_000, 99_999_999}) {
+      Mass mass = Mass.ofMilligrams(milligrams);
+      assertEquals(MassText.parse(mass.toString(), MassUnit.KILOGRAM).mass(), mass);
+    }
+  }
+}

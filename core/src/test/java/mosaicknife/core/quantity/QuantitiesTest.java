@@ -1,0 +1,143 @@
+package mosaicknife.core.quantity;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.expectThrows;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Currency;
+import java.util.List;
+import java.util.Random;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class QuantitiesTest {
+
+  private static final Currency EUR = Currency.getInstance("EUR");
+
+  @Test
+  public void massAddsAndSubtractsExactly() {
+    Mass fillet = Mass.ofKilograms("1.318");
+    assertEquals(fillet.plus(Mass.ofGrams(87)), Mass.ofGrams(1405));
+    assertEquals(Mass.ofGrams(87).minus(fillet), Mass.ofGrams(-1231));
+    assertEquals(Mass.total(List.of()), Mass.ZERO);
+    assertThrows(
+        ArithmeticException.class,
+        () -> Mass.ofMilligrams(Long.MAX_VALUE).plus(Mass.ofMilligrams(1)));
+    assertThrows(ArithmeticException.class, () -> Mass.ofKilograms("0.0000001"));
+  }
+
+  @Test
+  public void wholeTimesCountsPortionsAndNeverBelowNone() {
+    assertEquals(Mass.ofGrams(790).wholeTimes(Mass.ofGrams(165)), 4);
+    assertEquals(Mass.ofGrams(-790).wholeTimes(Mass.ofGrams(165)), 0);
+    assertThrows(IllegalArgumentException.class, () -> Mass.ofGrams(1).wholeTimes(Mass.ZERO));
+  }
+
+  @Test
+  public void aFractionHasOneForm() {
+    assertEquals(Fraction.of(2610, 4860), Fraction.of(29, 54));
+    assertEquals(Fraction.of(-1, -2), Fraction.of(1, 2));
+    assertEquals(Fraction.of(new BigDecimal("0.50")), Fraction.of(1, 2));
+    assertEquals(Fraction.of(new BigDecimal("1E+2")), Fraction.of(100, 1));
+    assertEquals(Fraction.of(29, 54).toPercent(2, RoundingMode.HALF_UP), new BigDecimal("53.70"));
+    assertThrows(IllegalArgumentException.class, () -> Fraction.of(1, 0));
+  }
+
+  @Test
+  public void twoCurrenciesDoNotMix() {
+    CurrencyMismatchException mismatch =
+        expectThrows(
+            CurrencyMismatchException.class,
+            () -> ExactMoney.of("1", EUR).plus(ExactMoney.of("1", Currency.getInstance("GBP"))));
+    assertEquals(mismatch.getMessage(), "Expected an amount in EUR, found GBP");
+  }
+
+  @Test
+  public void aPriceKeepsAllItsDigits() {
+    UnitPrice price = UnitPrice.ofPerKilogram("11.40", EUR);
+    ExactMoney cost = price.times(Mass.ofKilograms("4.860"));
+    assertEquals(cost, ExactMoney.of("55.404", EUR));
+    assertEquals(cost.rounded(RoundingMode.HALF_UP), Money.ofMinor(5540, EUR));
+    // 5.17 per pound is 5.17 / 0.45359237 = 11.397899…, worked with bc
+    BigDecimal perKilogram =
+        UnitPrice.ofPerPound(ExactMoney.of("5.17", EUR)).perKilogram().amount();
+    assertEquals(perKilogram.setScale(6, RoundingMode.HALF_UP), new BigDecimal("11.397899"));
+  }
+
+  @Test
+  public void tenSplitInThreeIsStillTen() {
+    List<Money> shares =
+        Money.ofMinor(1000, EUR).allocate(List.of(Fraction.ONE, Fraction.ONE, Fraction.ONE));
+    assertEquals(shares.stream().map(Money::minorUnits).toList(), List.of(334L, 333L, 333L));
+  }
+
+  @Test
+  public void allocationAlwaysAddsUpAndIsNeverOffByAUnit() {
+    Random random = new Random(41);
+    for (int round = 0; round < 500; round++) {
+      long whole = random.nextInt(2_000_000) - 500_000;
+      List<Fraction> weights = new ArrayList<>();
+      for (int i = 0; i <= random.nextInt(14); i++) {
+        weights.add(Fraction.of(random.nextInt(5_000), 1 + random.nextInt(97)));
+      }
+      weights.add(Fraction.ONE);
+      Fraction sum = weights.stream().reduce(Fraction.ZERO, Fraction::plus);
+      List<Money> shares = Money.ofMinor(whole, EUR).allocate(weights);
+      assertEquals(shares.stream().mapToLong(Money::minorUnits).sum(), whole);
+      for (int i = 0; i < weights.size(); i++) {
+        double quota = whole * weights.get(i).dividedBy(sum).toDouble();
+        assertEquals(shares.get(i).minorUnits(), quota, 1.0);
+      }
+    }
+  }
+
+  @Test
+  public void allocationRefusesWeightsThatSayNothing() {
+    Money money = Money.ofMinor(100, EUR);
+    assertThrows(IllegalArgumentException.class, () -> money.allocate(List.of()));
+    assertThrows(IllegalArgumentException.class, () -> money.allocate(List.of(Fraction.ZERO)));
+    assertThrows(
+        IllegalArgumentException.class,
+        () -> money.allocate(List.of(Fraction.of(-1, 2), Fraction.ONE)));
+  }
+
+  @DataProvider
+  Object[][] prices() {
+    return new Object[][] {
+      {"11.40", "11.4", "11.40/kg = 5.17/lb"},
+      {"11,40/kg", "11.4", "11.40/kg = 5.17/lb"},
+      {"11.40 per kg", "11.4", "11.40/kg = 5.17/lb"},
+      {"0", "0", "0.00/kg = 0.00/lb"},
+    };
+  }
+
+  @Test(dataProvider = "prices")
+  public void aTypedPriceSaysBackWhatWasUnderstood(String typed, String perKilogram, String echo) {
+    PriceText text = PriceText.parse(typed, MassUnit.KILOGRAM, EUR);
+    assertEquals(text.price(), UnitPrice.ofPerKilogram(perKilogram, EUR));
+    assertEquals(text.echo(), echo);
+  }
+
+  @DataProvider
+  Object[][] refusedPrices() {
+    return new Object[][] {
+      {"", "No price was typed. Type one, such as 11.40/kg."},
+      {"-3", "“-3” is below zero. A price is zero or more."},
+      {"11.40/box", "“box” is not a unit fish is priced in. Type kg or lb."},
+      {"11.40/g", "“g” is not a unit fish is priced in. Type kg or lb."},
+      {"123456", "“123456” is more than 10 000. Check the figure and the unit."},
+      {"cheap", "“cheap” is not a number. Type figures, such as 1.318."},
+    };
+  }
+
+  @Test(dataProvider = "refusedPrices")
+  public void refusesAPriceWithASentence(String typed, String sentence) {
+    QuantityFormatException refusal =
+        expectThrows(
+            QuantityFormatException.class, () -> PriceText.parse(typed, MassUnit.KILOGRAM, EUR));
+    assertEquals(refusal.getMessage(), sentence);
+  }
+}
