@@ -71,13 +71,31 @@ public record WholePortions(Mass target, List<Inside> fillets) {
   }
 
   /**
+   * Returns what the whole portions weigh together.
+   *
+   * @return count times target
+   */
+  public Mass portioned() {
+    return target.multipliedBy(count());
+  }
+
+  /**
    * Returns what is left when every portion has exactly its target mass.
    *
    * @return the mass over, zero or more
    */
   public Mass over() {
-    Mass all = Mass.total(fillets.stream().map(Inside::mass).toList());
-    return all.minus(target.multipliedBy(count()));
+    return Mass.total(fillets.stream().map(Inside::mass).toList()).minus(portioned());
+  }
+
+  /**
+   * Returns what is left of one part when every portion has exactly its target mass.
+   *
+   * @param fillet the part
+   * @return the mass over, zero or more
+   */
+  public Mass overOf(Inside fillet) {
+    return fillet.mass().minus(target.multipliedBy(fillet.count()));
   }
 
   /**

@@ -1,0 +1,33 @@
+package mosaicknife.app;
+
+import java.time.Clock;
+import mosaicknife.core.anatomy.Catalogue;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.context.annotation.Bean;
+
+/** Starts Mosaic Knife. */
+@SpringBootApplication
+@ConfigurationPropertiesScan
+public class MosaicKnifeApplication {
+
+  /**
+   * Starts the application.
+   *
+   * @param args Spring Boot arguments
+   */
+  public static void main(String[] args) {
+    SpringApplication.run(MosaicKnifeApplication.class, args);
+  }
+
+  @Bean
+  Clock clock() {
+    return Clock.systemUTC();
+  }
+
+  @Bean
+  Catalogue catalogue() {
+    return Catalogue.shipped();
+  }
+}

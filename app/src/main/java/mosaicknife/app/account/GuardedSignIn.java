@@ -1,0 +1,59 @@
+package mosaicknife.app.account;
+
+import java.util.Locale;
+import mosaicknife.app.account.SignInGuard.Outcome;
+import org.springframework.security.authentication.AuthenticationProvider;
+import org.springframework.security.authentication.LockedException;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.authentication.WebAuthenticationDetails;
+import org.springframework.stereotype.Component;
+
+/** Checks name and password, behind the {@link SignInGuard}. Pages and the API both come here. */
+@Component
+class GuardedSignIn implements AuthenticationProvider {
+
+  private final SignInGuard guard;
+  private final DaoAuthenticationProvider passwords;
+
+  GuardedSignIn(SignInGuard guard, PersonRepository people, PasswordEncoder encoder) {
+    this.guard = guard;
+    this.passwords =
+        new DaoAuthenticationProvider(
+            name ->
+                people
+                    .findBySignIn(name.strip().toLowerCase(Locale.ROOT))
+                    .map(PersonEntity::toSignedIn)
+                    .orElseThrow(() -> new UsernameNotFoundException("no such person")));
+    this.passwords.setPasswordEncoder(encoder);
+  }
+
+  @Override
+  public Authentication authenticate(Authentication attempt) {
+    String name = attempt.getName();
+    String address =
+        attempt.getDetails() instanceof WebAuthenticationDetails details
+            ? details.getRemoteAddress()
+            : "unknown";
+    if (guard.isClosed(name, address)) {
+      throw new LockedException("too many tries");
+    }
+    try {
+      Authentication signedIn = passwords.authenticate(attempt);
+      guard.record(name, address, Outcome.SUCCEEDED);
+      return signedIn;
+    } catch (AuthenticationException e) {
+      guard.record(name, address, Outcome.FAILED);
+      throw e;
+    }
+  }
+
+  @Override
+  public boolean supports(Class<?> type) {
+    return UsernamePasswordAuthenticationToken.class.isAssignableFrom(type);
+  }
+}

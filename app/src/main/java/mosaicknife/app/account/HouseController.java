@@ -1,0 +1,92 @@
+package mosaicknife.app.account;
+
+import java.time.ZoneId;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.quantity.UnitSystem;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The House station: who works here and how the house writes its numbers. */
+@Controller
+class HouseController {
+
+  private final HouseBook houses;
+  private final PeopleBook people;
+
+  HouseController(HouseBook houses, PeopleBook people) {
+    this.houses = houses;
+    this.people = people;
+  }
+
+  @GetMapping("/house")
+  String show(Model model) {
+    model.addAttribute("people", people.everybody());
+    model.addAttribute("roles", Role.values());
+    model.addAttribute("venues", houses.venues());
+    model.addAttribute("suppliers", houses.suppliers());
+    model.addAttribute("systems", UnitSystem.values());
+    model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
+    return "house/house";
+  }
+
+  @PostMapping("/house")
+  String change(
+      @RequestParam String name, @RequestParam UnitSystem system, @RequestParam String zone) {
+    houses.change(name, system, zone);
+    return "redirect:/house";
+  }
+
+  @PostMapping("/house/venues")
+  String addVenue(@RequestParam String name) {
+    houses.addVenue(name);
+    return "redirect:/house";
+  }
+
+  @PostMapping("/house/people")
+  String add(
+      @RequestParam String signIn,
+      @RequestParam String name,
+      @RequestParam Role role,
+      @RequestParam String password) {
+    people.add(signIn, name, role, password);
+    return "redirect:/house";
+  }
+
+  @PostMapping("/house/people/{id}/role")
+  String changeRole(@PathVariable long id, @RequestParam Role role) {
+    people.changeRole(id, role);
+    return "redirect:/house";
+  }
+
+  @PostMapping("/house/people/{id}/password")
+  String changePassword(@PathVariable long id, @RequestParam String password) {
+    people.changePassword(id, password);
+    return "redirect:/house";
+  }
+
+  @PostMapping("/house/people/{id}/off")
+  String switchOff(@PathVariable long id) {
+    people.switchOff(id);
+    return "redirect:/house";
+  }
+
+  @PostMapping("/house/people/{id}/on")
+  String switchOn(@PathVariable long id) {
+    people.switchOn(id);
+    return "redirect:/house";
+  }
+
+  /** A refused change shows its sentence on the same page; drafts keep what was typed. */
+  @ExceptionHandler(Refusal.class)
+  String refused(Refusal refusal, RedirectAttributes attributes) {
+    attributes.addFlashAttribute("sentence", refusal.getMessage());
+    return "redirect:/house";
+  }
+}

@@ -1,0 +1,80 @@
+package mosaicknife.app.account;
+
+import java.util.Collection;
+import java.util.List;
+import org.springframework.security.core.GrantedAuthority;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.userdetails.UserDetails;
+
+/** The person behind a request, as Spring Security keeps them in the session. */
+final class SignedIn implements UserDetails {
+
+  private static final long serialVersionUID = 1L;
+
+  private final long id;
+  private final String signIn;
+  private final String name;
+  private final Role role;
+  private final String passwordHash;
+  private final boolean active;
+
+  SignedIn(
+      long id, String signIn, String name, Role role, String passwordHash, boolean active) {
+    this.id = id;
+    this.signIn = signIn;
+    this.name = name;
+    this.role = role;
+    this.passwordHash = passwordHash;
+    this.active = active;
+  }
+
+  long id() {
+    return id;
+  }
+
+  /** Read by the layout. */
+  public String getName() {
+    return name;
+  }
+
+  /** Read by the layout. */
+  public String getRoleTitle() {
+    return role.title();
+  }
+
+  Person toPerson() {
+    return new Person(id, signIn, name, role, active);
+  }
+
+  @Override
+  public Collection<? extends GrantedAuthority> getAuthorities() {
+    List<SimpleGrantedAuthority> authorities =
+        role.permissions().stream().map(p -> new SimpleGrantedAuthority(p.name())).toList();
+    return authorities;
+  }
+
+  @Override
+  public String getPassword() {
+    return passwordHash;
+  }
+
+  @Override
+  public String getUsername() {
+    return signIn;
+  }
+
+  @Override
+  public boolean isEnabled() {
+    return active;
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof SignedIn that && that.id == id;
+  }
+
+  @Override
+  public int hashCode() {
+    return Long.hashCode(id);
+  }
+}

@@ -1,0 +1,48 @@
+package mosaicknife.app.account;
+
+import jakarta.servlet.http.HttpServletResponse;
+import mosaicknife.app.shared.Refusal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The page of the one-time link. */
+@Controller
+class WelcomeController {
+
+  private final WelcomeLink links;
+
+  WelcomeController(WelcomeLink links) {
+    this.links = links;
+  }
+
+  @GetMapping("/welcome")
+  String welcome(@RequestParam String link, @ModelAttribute("form") WelcomeForm form, Model model) {
+    if (!links.isOpen(link)) {
+      throw Refusal.ofStale(
+          "This link was used or has ended. Start the application again for a new one.");
+    }
+    model.addAttribute("link", link);
+    return "account/welcome";
+  }
+
+  @PostMapping("/welcome")
+  String found(
+      @RequestParam String link,
+      @ModelAttribute("form") WelcomeForm form,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      links.use(link, form);
+      return "redirect:/sign-in";
+    } catch (Refusal refusal) {
+      response.setStatus(422);
+      model.addAttribute("link", link);
+      model.addAttribute("refusal", refusal);
+      return "account/welcome";
+    }
+  }
+}

@@ -1,0 +1,283 @@
+package mosaicknife.app.bench;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.bench.WeighingEntity.Stamp;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotReceived;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.Share;
+import mosaicknife.core.quantity.Mass;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes weights at the bench, and takes them back. */
+@Service
+@Transactional
+public class BenchBook {
+
+  private static final int MOST_PARTS = 60;
+
+  private final LotBook lots;
+  private final LotPartRepository parts;
+  private final WeighingRepository weighings;
+  private final BenchSheets sheets;
+  private final PeopleBook people;
+  private final HouseBook houses;
+  private final CurrentPerson current;
+  private final Catalogue catalogue;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  BenchBook(
+      LotBook lots,
+      LotPartRepository parts,
+      WeighingRepository weighings,
+      BenchSheets sheets,
+      PeopleBook people,
+      HouseBook houses,
+      CurrentPerson current,
+      Catalogue catalogue,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.lots = lots;
+    this.parts = parts;
+    this.weighings = weighings;
+    this.sheets = sheets;
+    this.people = people;
+    this.houses = houses;
+    this.current = current;
+    this.catalogue = catalogue;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /** Lays out the parts of a new lot by its body plan and the state it came in. */
+  @EventListener
+  void layOutParts(LotReceived received) {
+    Lot lot = received.lot();
+    for (Share share : lot.species().sharesIn(lot.state())) {
+      parts.save(LotPartEntity.planned(lot.id(), share.slot()));
+    }
+  }
+
+  /**
+   * Takes a weight. The same weighing sent again is the same weighing.
+   *
+   * @param take the wish
+   * @return the part's slot and mass as taken
+   * @throws Refusal if the weight cannot be, or somebody else was quicker
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public Weighed take(Take take) {
+    LotPartEntity part = part(take.lotId(), take.slot());
+    if (weighings.findById(take.id()).isPresent()) {
+      return new Weighed(part.name(), take.entry().mass());
+    }
+    Lot lot = openLot(take.lotId());
+    checkFish(lot, part, take.fishNo());
+    checkMass(lot, part, take);
+    Stamp stamp = new Stamp(current.get().id(), clock.instant());
+    WeighingEntity weighing =
+        WeighingEntity.taken(take.id(), part.id(), take.fishNo(), take.entry(), stamp);
+    Optional<WeighingEntity> last = weighings.findLastLink(part.id(), take.fishNo());
+    if (last.isPresent()) {
+      weighing.after(last.get(), follow(part, last.get(), take));
+    }
+    weighings.saveAndFlush(weighing);
+    events.publishEvent(new LotChanged(lot.id()));
+    return new Weighed(part.name(), take.entry().mass());
+  }
+
+  /**
+   * A weight that was taken.
+   *
+   * @param part the name of the part
+   * @param mass the mass
+   */
+  public record Weighed(String part, Mass mass) {}
+
+  private void checkFish(Lot lot, LotPartEntity part, int fishNo) {
+    if (fishNo < 0 || fishNo > lot.fish()) {
+      throw Refusal.ofInput("Lot %d has no fish %d.".formatted(lot.id(), fishNo));
+    }
+    if (weighings.isWeighedTheOtherWay(part.id(), fishNo)) {
+      throw Refusal.ofInput(
+          fishNo == 0
+              ? "%s was weighed fish by fish. Go on so, or take those weights back first."
+                  .formatted(part.name())
+              : "%s was weighed for all fish together. Take that back first to weigh fish by fish."
+                  .formatted(part.name()));
+    }
+  }
+
+  private void checkMass(Lot lot, LotPartEntity part, Take take) {
+    Mass mass = take.entry().mass();
+    if (mass.compareTo(lot.purchased()) > 0) {
+      Formats formats = houses.house().formats();
+      throw Refusal.ofInput(
+          "%s of %s would weigh more than the whole lot of %s. Check the figure and the unit."
+              .formatted(part.name(), formats.mass(mass), formats.mass(lot.purchased())));
+    }
+    part.parentId().ifPresent(parent -> checkInside(lot, part, parent, mass));
+  }
+
+  /** What is cut from a part cannot outweigh it. */
+  private void checkInside(Lot lot, LotPartEntity part, long parentId, Mass mass) {
+    List<BenchPart> all = sheets.get(lot.id()).parts();
+    BenchPart parent =
+        all.stream().filter(p -> p.id() == parentId).findFirst().orElseThrow();
+    Mass siblings =
+        Mass.total(
+            all.stream()
+                .filter(p -> p.parentId().filter(id -> id == parentId).isPresent())
+                .filter(p -> p.id() != part.id())
+                .map(BenchPart::mass)
+                .toList());
+    if (parent.isStarted() && siblings.plus(mass).compareTo(parent.mass()) > 0) {
+      Formats formats = houses.house().formats();
+      throw Refusal.ofInput(
+          "The pieces of %s would weigh %s, more than its %s. Check the figure or weigh it again."
+              .formatted(
+                  parent.name(),
+                  formats.mass(siblings.plus(mass)),
+                  formats.mass(parent.mass())));
+    }
+  }
+
+  /** Checks that the sender saw the last weighing, and returns the reason of the correction. */
+  private String follow(LotPartEntity part, WeighingEntity last, Take take) {
+    if (last.isTakenBack()) {
+      return "";
+    }
+    if (take.supersedes().filter(last.id()::equals).isEmpty()) {
+      Formats formats = houses.house().formats();
+      Taken taken = last.toTaken(people.names().get(last.takenBy()));
+      throw Refusal.ofStale(
+          "%s was already weighed: %s by %s at %s. Choose it again to correct it."
+              .formatted(
+                  part.name(), formats.mass(taken.mass()), taken.by(), formats.time(taken.at())));
+    }
+    String reason = PlainText.line(take.reason(), 200, "reason", "reason");
+    if (reason.isEmpty()) {
+      throw Refusal.ofField(
+          "reason",
+          "%s was weighed before. Say why it is weighed again, then take."
+              .formatted(part.name()));
+    }
+    return reason;
+  }
+
+  /**
+   * Takes back the last weight this person took on a lot. A correction goes back to the figure
+   * before it.
+   *
+   * @param lotId the lot number
+   * @return the name of the part
+   * @throws Refusal if there is nothing to take back
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String takeBack(long lotId) {
+    openLot(lotId);
+    Stamp stamp = new Stamp(current.get().id(), clock.instant());
+    WeighingEntity last =
+        weighings
+            .findLastOf(lotId, stamp.person())
+            .orElseThrow(
+                () -> Refusal.ofInput("There is no weight of yours on this lot to take back."));
+    Optional<WeighingEntity> before =
+        last.supersedes().flatMap(weighings::findById).filter(w -> !w.isTakenBack());
+    UUID id = UUID.randomUUID();
+    weighings.saveAndFlush(
+        before
+            .map(w -> WeighingEntity.restoring(id, last, w, stamp))
+            .orElseGet(() -> WeighingEntity.takingBack(id, last, stamp)));
+    events.publishEvent(new LotChanged(lotId));
+    return parts.findByLotIdInOrderByNumber(List.of(lotId)).stream()
+        .filter(part -> part.id() == last.partId())
+        .map(LotPartEntity::name)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /**
+   * Adds a part that the body plan does not foresee.
+   *
+   * @param lotId the lot number
+   * @param kindCode the kind of part
+   * @param parentSlot the part it is cut from; empty for the whole fish
+   * @return the slot of the new part
+   * @throws Refusal if the kind or the parent is unknown, or there are too many parts
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String addPart(long lotId, String kindCode, String parentSlot) {
+    openLot(lotId);
+    PartKind kind =
+        catalogue
+            .findKind(kindCode)
+            .orElseThrow(() -> Refusal.ofField("kind", "Which part is it? Choose one."));
+    int count = parts.countByLotId(lotId);
+    if (count >= MOST_PARTS) {
+      throw Refusal.ofInput("A lot has at most %d parts.".formatted(MOST_PARTS));
+    }
+    List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
+    Long parent = parentSlot.isBlank() ? null : part(lotId, parentSlot).id();
+    int number = all.stream().mapToInt(LotPartEntity::number).max().orElse(0) + 1;
+    long same = all.stream().filter(p -> p.kind().equals(kind.code())).count();
+    String name = same == 0 ? kind.name() : kind.name() + " " + (same + 1);
+    String slot =
+        parts.saveAndFlush(LotPartEntity.added(lotId, kind, number, name, parent)).slot();
+    events.publishEvent(new LotChanged(lotId));
+    return slot;
+  }
+
+  /**
+   * Says that a part is not taken off this time, or that it is after all.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @throws Refusal if it was weighed already
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public void skipOrExpect(long lotId, String slot) {
+    openLot(lotId);
+    LotPartEntity part = part(lotId, slot);
+    if (part.isSkipped()) {
+      part.expectAgain();
+    } else if (sheets.get(lotId).find(slot).filter(BenchPart::isStarted).isPresent()) {
+      throw Refusal.ofInput(
+          "%s was weighed. Take the weight back first.".formatted(part.name()));
+    } else {
+      part.skip();
+    }
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  private Lot openLot(long lotId) {
+    Lot lot = lots.get(lotId);
+    if (lot.isFinished()) {
+      throw Refusal.ofInput(
+          "Lot %d is closed. Open it again before you change it.".formatted(lotId));
+    }
+    return lot;
+  }
+
+  private LotPartEntity part(long lotId, String slot) {
+    return parts
+        .findByLotIdAndSlot(lotId, slot)
+        .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+  }
+}

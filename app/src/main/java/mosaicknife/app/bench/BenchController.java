@@ -1,0 +1,286 @@
+package mosaicknife.app.bench;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import mosaicknife.app.bench.BenchBook.Weighed;
+import mosaicknife.app.bench.BenchPages.Place;
+import mosaicknife.app.device.Scale;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.QuantityFormatException;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/**
+ * The Bench station. Every change answers with the sheet, to be swapped in, or without script with
+ * a redirect to the page; a refused one with the same sheet and the sentence on it.
+ */
+@Controller
+class BenchController {
+
+  private static final int UNPROCESSABLE = 422;
+  private static final int CONFLICT = 409;
+
+  private final BenchPages pages;
+  private final BenchBook book;
+  private final BenchStream stream;
+  private final LotBook lots;
+  private final Scale scale;
+  private final HouseBook houses;
+
+  BenchController(
+      BenchPages pages,
+      BenchBook book,
+      BenchStream stream,
+      LotBook lots,
+      Scale scale,
+      HouseBook houses) {
+    this.pages = pages;
+    this.book = book;
+    this.stream = stream;
+    this.lots = lots;
+    this.scale = scale;
+    this.houses = houses;
+  }
+
+  @GetMapping("/bench/{id}")
+  String bench(
+      @PathVariable long id,
+      @RequestParam Optional<String> part,
+      @RequestParam(defaultValue = "1") int fish,
+      @RequestHeader(name = "HX-Request", required = false) String htmx,
+      HttpServletResponse response,
+      Model model) {
+    pages.fill(model, new Place(id, part, fish));
+    response.addHeader("Vary", "HX-Request");
+    return htmx == null ? "bench/bench" : "bench/bench :: sheet";
+  }
+
+  @GetMapping(path = "/bench/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter stream(@PathVariable long id) {
+    return stream.open(lots.get(id).id());
+  }
+
+  @PostMapping("/bench/{id}/weighings")
+  String take(@PathVariable long id, @ModelAttribute WeighForm form, Answer answer) {
+    return change(
+        answer.at(id, Optional.of(form.getPart()), form.getFish()),
+        () -> {
+          Take take = form.toTake(id, entry(form));
+          Weighed weighed = form.isTyped() ? stored(take) : claimed(take);
+          return "%s %s taken."
+              .formatted(weighed.part(), houses.house().formats().mass(weighed.mass()));
+        });
+  }
+
+  private Weighed stored(Take take) {
+    return SentTwice.survive(() -> book.take(take));
+  }
+
+  /** What lies on the scale is taken once: the next weight needs the figure to move first. */
+  private Weighed claimed(Take take) {
+    if (!scale.claim(take.id())) {
+      throw Refusal.ofInput("That weight was taken already. Put the next part on the scale.");
+    }
+    try {
+      return stored(take);
+    } catch (Refusal refusal) {
+      scale.release();
+      throw refusal;
+    }
+  }
+
+  private Entry entry(WeighForm form) {
+    if (form.isTyped()) {
+      return Entry.of(MassText.parse(form.getTyped(), formats().system().large()));
+    }
+    return scale
+        .find(form.getReading())
+        .map(Entry::of)
+        .orElseThrow(
+            () ->
+                Refusal.ofInput(
+                    "That reading is gone. Wait for “steady” and take again, or type the weight."));
+  }
+
+  @PostMapping("/bench/{id}/back")
+  String takeBack(
+      @PathVariable long id, @RequestParam(defaultValue = "1") int fish, Answer answer) {
+    return change(
+        answer.at(id, Optional.empty(), fish),
+        () -> {
+          String part = book.takeBack(id) + " taken back.";
+          scale.release();
+          return part;
+        });
+  }
+
+  @PostMapping("/bench/{id}/parts")
+  String addPart(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String kind,
+      @RequestParam(defaultValue = "") String parent,
+      @RequestParam(defaultValue = "1") int fish,
+      Answer answer) {
+    return change(
+        answer.at(id, Optional.empty(), fish),
+        () -> {
+          answer.select(SentTwice.survive(() -> book.addPart(id, kind, parent)));
+          return "Part added. Put it on the scale.";
+        });
+  }
+
+  @PostMapping("/bench/{id}/skip")
+  String skip(
+      @PathVariable long id,
+      @RequestParam String part,
+      @RequestParam(defaultValue = "1") int fish,
+      Answer answer) {
+    return change(
+        answer.at(id, Optional.empty(), fish),
+        () -> {
+          book.skipOrExpect(id, part);
+          return "The list of parts was changed.";
+        });
+  }
+
+  @PostMapping("/bench/{id}/tare")
+  String tare(
+      @PathVariable long id,
+      @RequestParam Optional<String> part,
+      @RequestParam(defaultValue = "1") int fish,
+      Answer answer) {
+    return change(
+        answer.at(id, part, fish),
+        () -> {
+          scale.tare();
+          answer.keepPart();
+          return "Tare taken.";
+        });
+  }
+
+  @PostMapping("/bench/{id}/finish")
+  String finish(@PathVariable long id, @RequestParam int version, Answer answer) {
+    return change(
+        answer.at(id, Optional.empty(), 1),
+        () -> {
+          lots.finish(id, version);
+          return "Lot %d is closed.".formatted(id);
+        });
+  }
+
+  @PostMapping("/bench/{id}/reopen")
+  String reopen(@PathVariable long id, @RequestParam int version, Answer answer) {
+    return change(
+        answer.at(id, Optional.empty(), 1),
+        () -> {
+          lots.reopen(id, version);
+          return "Lot %d is open again.".formatted(id);
+        });
+  }
+
+  /** Makes a change and answers with the sheet after it, or with the sentence that refuses it. */
+  private String change(Answer answer, Supplier<String> work) {
+    try {
+      String said = work.get();
+      return answer.done(said);
+    } catch (Refusal refusal) {
+      if (refusal.kind() == Refusal.Kind.MISSING) {
+        throw refusal;
+      }
+      boolean stale = refusal.kind() == Refusal.Kind.STALE;
+      return answer.refused(stale ? CONFLICT : UNPROCESSABLE, refusal.getMessage());
+    } catch (QuantityFormatException problem) {
+      return answer.refused(UNPROCESSABLE, problem.getMessage());
+    }
+  }
+
+  @ModelAttribute
+  Answer answer(
+      @RequestHeader(name = "HX-Request", required = false) String htmx,
+      HttpServletResponse response,
+      Model model,
+      RedirectAttributes later) {
+    return new Answer(pages, model, response, later, htmx != null);
+  }
+
+  private Formats formats() {
+    return houses.house().formats();
+  }
+
+  /** The answer to a change: the sheet at once, or by redirect where there is no script. */
+  static final class Answer {
+
+    private final BenchPages pages;
+    private final Model model;
+    private final HttpServletResponse response;
+    private final RedirectAttributes later;
+    private final boolean fragment;
+    private Place place;
+    private Optional<String> selected = Optional.empty();
+
+    private Answer(
+        BenchPages pages,
+        Model model,
+        HttpServletResponse response,
+        RedirectAttributes later,
+        boolean fragment) {
+      this.pages = pages;
+      this.model = model;
+      this.response = response;
+      this.later = later;
+      this.fragment = fragment;
+    }
+
+    private Answer at(long lotId, Optional<String> part, int fish) {
+      place = new Place(lotId, part, fish);
+      return this;
+    }
+
+    private void select(String part) {
+      selected = Optional.of(part);
+    }
+
+    private void keepPart() {
+      selected = place.part();
+    }
+
+    private String done(String said) {
+      return show(selected, "said", said);
+    }
+
+    private String refused(int status, String sentence) {
+      if (fragment) {
+        response.setStatus(status);
+      }
+      return show(place.part(), "sentence", sentence);
+    }
+
+    private String show(Optional<String> part, String name, String words) {
+      if (!fragment) {
+        later.addFlashAttribute(name, words);
+        part.ifPresent(slot -> later.addAttribute("part", slot));
+        later.addAttribute("fish", place.fish());
+        return "redirect:/bench/" + place.lotId();
+      }
+      pages.fill(model, new Place(place.lotId(), part, place.fish()));
+      model.addAttribute(name, words);
+      return "bench/bench :: sheet";
+    }
+  }
+}

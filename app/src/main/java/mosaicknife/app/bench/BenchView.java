@@ -1,0 +1,145 @@
+package mosaicknife.app.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.breakdown.Balance;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * The bench of one lot, ready for the template.
+ *
+ * @param sheet the lot with its parts
+ * @param fishNo which fish is worked, from 1; 0 for all together
+ * @param fishChoices the fish to choose from; empty for a single fish
+ * @param selected the part to be weighed now; empty when all are
+ * @param previous the weighing of the selected part that stands, if it is weighed again
+ * @param rows one row per part
+ * @param tally what the tally says
+ * @param weighingId the identifier of the next weighing
+ */
+record BenchView(
+    BenchSheet sheet,
+    int fishNo,
+    List<Integer> fishChoices,
+    Optional<BenchPart> selected,
+    Optional<Taken> previous,
+    List<Row> rows,
+    Tally tally,
+    UUID weighingId) {
+
+  /** One part in the list. */
+  record Row(
+      BenchPart part,
+      String weight,
+      boolean weighed,
+      boolean typed,
+      boolean corrected,
+      boolean chosen,
+      String share,
+      String letter,
+      String inside,
+      String title) {}
+
+  /** The sums under the list and the sentence that judges them. */
+  record Tally(
+      String verdict,
+      String sentence,
+      String purchased,
+      String tallied,
+      String remainder,
+      String remainderShare,
+      String outstanding) {}
+
+  static BenchView of(BenchSheet sheet, Optional<String> wanted, int fishNo, Formats formats) {
+    Lot lot = sheet.lot();
+    Optional<BenchPart> selected =
+        wanted
+            .flatMap(sheet::find)
+            .filter(part -> !part.skipped())
+            .or(() -> sheet.next(fishNo));
+    Optional<Taken> previous = selected.flatMap(part -> part.find(fishNo));
+    List<Integer> choices = new ArrayList<>();
+    for (int fish = 1; lot.fish() > 1 && fish <= lot.fish(); fish++) {
+      choices.add(fish);
+    }
+    List<Row> rows =
+        sheet.parts().stream().map(part -> row(sheet, part, selected, fishNo, formats)).toList();
+    return new BenchView(
+        sheet, fishNo, choices, selected, previous, rows, tally(sheet, formats), UUID.randomUUID());
+  }
+
+  private static Row row(
+      BenchSheet sheet,
+      BenchPart part,
+      Optional<BenchPart> selected,
+      int fishNo,
+      Formats formats) {
+    Optional<Taken> taken = part.find(fishNo);
+    String weight =
+        taken
+            .map(t -> formats.mass(t.mass()))
+            .or(() -> part.expected().map(formats::about))
+            .orElse("");
+    Mass shown = taken.map(Taken::mass).or(part::expected).orElse(Mass.ZERO);
+    String inside =
+        part.parentId()
+            .flatMap(id -> sheet.parts().stream().filter(p -> p.id() == id).findFirst())
+            .map(parent -> "from " + parent.name())
+            .orElse("");
+    return new Row(
+        part,
+        weight,
+        taken.isPresent(),
+        taken.filter(t -> t.source() == Source.TYPED).isPresent(),
+        taken.filter(Taken::corrected).isPresent(),
+        selected.filter(part::equals).isPresent(),
+        shown.isPositive() ? formats.percent(shown.dividedBy(sheet.lot().purchased())) : "",
+        part.purpose().map(Purpose::letter).map(String::valueOf).orElse("·"),
+        inside,
+        taken
+            .map(t -> "%s at %s. %s".formatted(t.by(), formats.time(t.at()), t.reason()).strip())
+            .orElse(part.kind().meaning()));
+  }
+
+  static Tally tally(BenchSheet sheet, Formats formats) {
+    Balance balance = sheet.balance();
+    return new Tally(
+        balance.verdict().name(),
+        sentence(sheet, formats),
+        formats.mass(balance.purchased()),
+        formats.mass(balance.tallied()),
+        formats.mass(balance.remainder()),
+        formats.percent(balance.remainderShare()),
+        formats.about(balance.outstanding()));
+  }
+
+  private static String sentence(BenchSheet sheet, Formats formats) {
+    Balance balance = sheet.balance();
+    return switch (balance.verdict()) {
+      case OPEN ->
+          balance.tallied().isPositive()
+              ? "%d of %d parts weighed. %s still inside the fish."
+                  .formatted(
+                      sheet.done(),
+                      sheet.expectedParts().size(),
+                      formats.mass(balance.remainder()))
+              : "Nothing weighed yet. Put the first part on the scale.";
+      case CLOSED ->
+          "It adds up. %s not accounted for (%s), as expected."
+              .formatted(
+                  formats.mass(balance.remainder()), formats.percent(balance.remainderShare()));
+      case OVER ->
+          "The tally is %s over the fish. Look for a tare not taken or a part weighed twice."
+              .formatted(formats.mass(balance.remainder().abs()));
+      case SHORT ->
+          "%s are missing (%s), more than drip and scales. Look for a part not weighed."
+              .formatted(
+                  formats.mass(balance.remainder()), formats.percent(balance.remainderShare()));
+    };
+  }
+}

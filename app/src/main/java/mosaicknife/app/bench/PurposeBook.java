@@ -1,0 +1,99 @@
+package mosaicknife.app.bench;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.PartClass;
+import mosaicknife.core.anatomy.Purpose;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Decides what parts are for. */
+@Service
+@Transactional
+public class PurposeBook {
+
+  private final LotBook lots;
+  private final LotPartRepository parts;
+  private final HouseBook houses;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  PurposeBook(
+      LotBook lots,
+      LotPartRepository parts,
+      HouseBook houses,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.lots = lots;
+    this.parts = parts;
+    this.houses = houses;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * Gives a part its purpose.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @param version the version of the part the page showed
+   * @param purpose the purpose
+   * @param use what becomes of it
+   * @throws Refusal if the page was stale, the lot is closed, or the purpose does not fit the part
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void assign(long lotId, String slot, int version, Purpose purpose, Use use) {
+    Lot lot = lots.get(lotId);
+    if (lot.isFinished()) {
+      throw Refusal.ofInput("Lot %d is closed. Open it again before you change it.".formatted(lotId));
+    }
+    LotPartEntity part =
+        parts
+            .findByLotIdAndSlot(lotId, slot)
+            .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+    if (part.version() != version) {
+      throw Refusal.ofStale(
+          "Somebody else decided on %s since this page was opened. Look at it and decide again."
+              .formatted(part.name()));
+    }
+    checkKind(lot, part, purpose);
+    checkHeld(purpose, use);
+    part.assign(purpose, use);
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  private static void checkKind(Lot lot, LotPartEntity part, Purpose purpose) {
+    boolean irreducible =
+        lot.species().plan().slots().stream()
+            .map(slot -> slot.kind())
+            .filter(kind -> kind.code().equals(part.kind()))
+            .anyMatch(kind -> kind.nature() == PartClass.IRREDUCIBLE);
+    if (irreducible && purpose != Purpose.COMPOST && purpose != Purpose.BIN) {
+      throw Refusal.ofInput(
+          "%s have no use on a plate or in a pot: they spoil the taste. Choose compost or bin."
+              .formatted(part.name()));
+    }
+  }
+
+  private void checkHeld(Purpose purpose, Use use) {
+    if (purpose != Purpose.HOLD) {
+      return;
+    }
+    Held held =
+        use.held()
+            .orElseThrow(
+                () ->
+                    Refusal.ofInput(
+                        "What is kept needs a date, a place and a person. Fill in all three."));
+    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    if (held.until().isBefore(today)) {
+      throw Refusal.ofInput("The date to use it by has passed already. Choose today or later.");
+    }
+  }
+}

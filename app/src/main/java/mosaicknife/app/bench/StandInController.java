@@ -1,0 +1,57 @@
+package mosaicknife.app.bench;
+
+import mosaicknife.app.device.StandInPanel;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.quantity.Mass;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.http.ResponseEntity;
+
+/** The panel beside the scale stand-in: puts a part of the current fish on it. */
+@Controller
+class StandInController {
+
+  private final LotBook lots;
+  private final SimulatedFish fish;
+  private final StandInPanel hands;
+
+  StandInController(LotBook lots, SimulatedFish fish, StandInPanel hands) {
+    this.lots = lots;
+    this.fish = fish;
+    this.hands = hands;
+  }
+
+  @PostMapping("/bench/{id}/stand-in")
+  @PreAuthorize("hasAuthority('WEIGH')")
+  ResponseEntity<Void> play(
+      @PathVariable long id,
+      @RequestParam String action,
+      @RequestParam(defaultValue = "") String part,
+      @RequestParam(name = "fish", defaultValue = "1") int fishNo,
+      @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    Lot lot = lots.get(id);
+    switch (action) {
+      case "put" -> hands.putOn(fish.massOf(lot, part, Math.min(fishNo, lot.fish())));
+      case "off" -> hands.takeOff();
+      case "tray" -> hands.changeTray();
+      case "step1" -> hands.changeStep(Mass.ofGrams(1));
+      case "step2" -> hands.changeStep(Mass.ofGrams(2));
+      case "step5" -> hands.changeStep(Mass.ofGrams(5));
+      case "over" -> hands.overload();
+      case "gone" -> hands.pullThePlug();
+      default -> throw Refusal.ofInput("The stand-in cannot do that.");
+    }
+    return htmx == null
+        ? ResponseEntity.status(HttpStatus.SEE_OTHER)
+            .header("Location", "/bench/" + id + "?part=" + part + "&fish=" + fishNo)
+            .build()
+        : ResponseEntity.noContent().build();
+  }
+}

@@ -1,0 +1,17 @@
+package mosaicknife.app.bench;
+
+import java.util.Optional;
+import mosaicknife.core.quantity.UnitPrice;
+
+/**
+ * What becomes of a part beside its purpose.
+ *
+ * @param becomes what it becomes, such as {@code fumet for Friday}; possibly empty
+ * @param value what the house would pay for it, if a use is counted
+ * @param held date, place and keeper of what is kept
+ */
+public record Use(String becomes, Optional<UnitPrice> value, Optional<Held> held) {
+
+  /** A purpose with nothing more said. */
+  public static final Use PLAIN = new Use("", Optional.empty(), Optional.empty());
+}

@@ -1,0 +1,236 @@
+package mosaicknife.app.cost;
+
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.Breakdown;
+import mosaicknife.core.breakdown.Knowledge;
+import mosaicknife.core.breakdown.Node;
+import mosaicknife.core.breakdown.Yields;
+import mosaicknife.core.cost.CostLadder;
+import mosaicknife.core.cost.CostSheet;
+import mosaicknife.core.cost.Costing;
+import mosaicknife.core.cost.Costing.PartCost;
+import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.portion.WholePortions;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * The costs of one lot, ready for the template.
+ *
+ * @param answer the cost of a portion and what it rests on; empty while nothing is for the plate
+ * @param ladder the rungs from purchase to plate
+ * @param schools the schools beside each other
+ * @param fillets the whole portions inside each main cut
+ * @param parts what each part carries
+ * @param yields the yields on each basis
+ * @param usable the usable yield as text
+ * @param totalUse the total use as text
+ */
+record CostView(
+    Optional<Answer> answer,
+    List<RungRow> ladder,
+    List<SchoolRow> schools,
+    List<FilletRow> fillets,
+    List<PartRow> parts,
+    List<YieldRow> yields,
+    String usable,
+    String totalUse) {
+
+  private static final int FULL_WIDTH = 560;
+  private static final double WIDEST = 1.1;
+
+  /** The figures the eye lands on. */
+  record Answer(
+      String byCount,
+      String byWeight,
+      long portions,
+      boolean estimated,
+      String target,
+      String over,
+      String edible,
+      String factor,
+      String onMains,
+      String credit,
+      String excess) {}
+
+  /** One rung: how much is left, what a kilogram of it costs. */
+  record RungRow(String step, String name, String note, String mass, String price, int width) {}
+
+  /** One school beside the others. */
+  record SchoolRow(
+      CostingSchool school, boolean chosen, String onMains, String edible, String portion) {}
+
+  /** The portions inside one main cut. */
+  record FilletRow(String name, String mass, long count, String over, boolean estimated) {}
+
+  /** What one part carries. */
+  record PartRow(String name, String mass, String share, String purpose, String carries) {}
+
+  /** The yields on one basis. */
+  record YieldRow(String basis, String mass, String mains, boolean estimated, String how) {}
+
+  static CostView of(BenchSheet sheet, Formats formats) {
+    Optional<CostSheet> costs = costs(sheet, sheet.lot().school());
+    Yields yields = Yields.of(sheet.breakdown(), sheet.lot().species());
+    return new CostView(
+        costs.map(c -> answer(c, formats)),
+        CostLadder.of(sheet.breakdown(), sheet.lot().cost(), costs).rungs().stream()
+            .map(rung -> rung(rung, costs, formats))
+            .toList(),
+        schools(sheet, formats),
+        costs.map(c -> fillets(c.portions(), formats)).orElse(List.of()),
+        parts(sheet.breakdown(), costs, formats),
+        yields(sheet.breakdown(), yields, formats),
+        formats.percent(yields.usable()),
+        formats.percent(yields.totalUse()));
+  }
+
+  private static Optional<CostSheet> costs(BenchSheet sheet, CostingSchool school) {
+    Lot lot = sheet.lot();
+    return CostSheet.of(
+        school, sheet.breakdown(), lot.cost(), sheet.values(), lot.portionTarget());
+  }
+
+  private static Answer answer(CostSheet costs, Formats formats) {
+    WholePortions portions = costs.portions();
+    Costing costing = costs.costing();
+    return new Answer(
+        costs.portionByCount().map(formats::fineMoney).orElse("no whole portion"),
+        formats.fineMoney(costs.portionByWeight()),
+        portions.count(),
+        portions.isEstimated(),
+        formats.mass(portions.target()),
+        formats.mass(portions.over()),
+        formats.price(costs.ediblePrice()),
+        costs
+            .costFactor()
+            .map(factor -> factor.toDecimal(3, RoundingMode.HALF_UP).toPlainString())
+            .orElse("–"),
+        formats.money(costing.onMains()),
+        costing.credit().isPositive() ? formats.money(costing.credit()) : "",
+        costing.excess().isPositive() ? formats.money(costing.excess()) : "");
+  }
+
+  private static RungRow rung(
+      CostLadder.Rung rung, Optional<CostSheet> costs, Formats formats) {
+    double share = Math.min(WIDEST, rung.share().toDouble());
+    return new RungRow(
+        rung.step().name().toLowerCase(Locale.ROOT),
+        switch (rung.step()) {
+          case INVOICED -> "Invoiced";
+          case OWN_SCALE -> "Own scale";
+          case USED -> "Used at all";
+          case SERVED -> "On plates";
+          case MAINS -> "Main cuts";
+          case PORTIONS -> "Whole portions";
+        },
+        note(rung.step(), costs, formats),
+        formats.mass(rung.mass()),
+        formats.price(rung.price()),
+        (int) Math.round(share * FULL_WIDTH));
+  }
+
+  private static String note(
+      CostLadder.Step step, Optional<CostSheet> costs, Formats formats) {
+    return switch (step) {
+      case INVOICED -> "what is paid for";
+      case OWN_SCALE -> "what yields are counted from";
+      case USED -> "everything but the bin";
+      case SERVED -> "main dish and second plate";
+      case MAINS ->
+          costs
+              .map(c -> c.costing().credit())
+              .filter(credit -> credit.isPositive())
+              .map(credit -> "after a credit of " + formats.money(credit))
+              .orElse("edible portion");
+      case PORTIONS ->
+          costs
+              .map(CostSheet::portions)
+              .map(p -> "%d × %s".formatted(p.count(), formats.mass(p.target())))
+              .orElse("");
+    };
+  }
+
+  /** Relative value needs sales prices, which are not kept yet; it is left out, not guessed. */
+  private static List<SchoolRow> schools(BenchSheet sheet, Formats formats) {
+    return Stream.of(CostingSchool.values())
+        .filter(school -> school != CostingSchool.RELATIVE_VALUE)
+        .map(
+            school -> {
+              Optional<CostSheet> costs = costs(sheet, school);
+              return new SchoolRow(
+                  school,
+                  school == sheet.lot().school(),
+                  costs.map(c -> formats.money(c.costing().onMains())).orElse("–"),
+                  costs.map(c -> formats.price(c.ediblePrice())).orElse("–"),
+                  costs.flatMap(CostSheet::portionByCount).map(formats::fineMoney).orElse("–"));
+            })
+        .toList();
+  }
+
+  private static List<FilletRow> fillets(WholePortions portions, Formats formats) {
+    return portions.fillets().stream()
+        .map(
+            inside ->
+                new FilletRow(
+                    inside.name(),
+                    formats.mass(inside.mass()),
+                    inside.count(),
+                    formats.mass(portions.overOf(inside)),
+                    inside.isEstimated()))
+        .toList();
+  }
+
+  private static List<PartRow> parts(
+      Breakdown breakdown, Optional<CostSheet> costs, Formats formats) {
+    Map<String, PartCost> carried =
+        costs.map(c -> c.costing().parts()).orElse(List.of()).stream()
+            .collect(Collectors.toMap(PartCost::id, part -> part));
+    return breakdown.leaves().stream()
+        .map(
+            leaf ->
+                new PartRow(
+                    leaf.name(),
+                    formats.mass(leaf.mass()),
+                    formats.percent(leaf.mass().dividedBy(breakdown.purchased())),
+                    leaf.purpose().map(Purpose::title).orElse("open"),
+                    Optional.ofNullable(carried.get(leaf.id()))
+                        .map(part -> formats.money(part.rounded().toExact()))
+                        .orElse("–")))
+        .toList();
+  }
+
+  private static List<YieldRow> yields(Breakdown breakdown, Yields yields, Formats formats) {
+    Mass mains = Mass.total(breakdown.mains().stream().map(Node::mass).toList());
+    return Stream.of(State.UNGUTTED, State.GUTTED, State.HEADED_AND_GUTTED)
+        .map(yields::basis)
+        .flatMap(Optional::stream)
+        .map(
+            basis ->
+                new YieldRow(
+                    basis.state().title(),
+                    formats.mass(basis.mass()),
+                    formats.percent(Yields.yield(mains, basis)),
+                    basis.knowledge() == Knowledge.ESTIMATED,
+                    how(basis.knowledge())))
+        .toList();
+  }
+
+  private static String how(Knowledge knowledge) {
+    return switch (knowledge) {
+      case MEASURED -> "as purchased, weighed";
+      case BY_DIFFERENCE -> "by difference of weighed parts";
+      case ESTIMATED -> "estimated by the starting norm";
+    };
+  }
+}

@@ -1,0 +1,263 @@
+package mosaicknife.app.demo;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Currency;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.bench.BenchBook;
+import mosaicknife.app.bench.BenchPart;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.bench.Entry;
+import mosaicknife.app.bench.Held;
+import mosaicknife.app.bench.PurposeBook;
+import mosaicknife.app.bench.SimulatedFish;
+import mosaicknife.app.bench.Take;
+import mosaicknife.app.bench.Use;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.Origin;
+import mosaicknife.app.dock.Receipt;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.Named;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.scale.ScaleReading;
+import mosaicknife.core.scale.ScaleReading.Motion;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Loads the demo once: people, suppliers and lots in every state of progress. */
+@Component
+@ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
+class DemoData implements ApplicationRunner {
+
+  private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
+  private static final Mass STEP = Mass.ofGrams(2);
+  private static final Mass TRAY = Mass.ofGrams(212);
+
+  private final DemoPeople people;
+  private final HouseBook houses;
+  private final LotBook lots;
+  private final BenchBook bench;
+  private final BenchSheets sheets;
+  private final PurposeBook purposes;
+  private final SimulatedFish fish;
+  private final Catalogue catalogue;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  DemoData(
+      DemoPeople people,
+      HouseBook houses,
+      LotBook lots,
+      BenchBook bench,
+      BenchSheets sheets,
+      PurposeBook purposes,
+      SimulatedFish fish,
+      Catalogue catalogue,
+      TransactionTemplate transaction,
+      Clock clock) {
+    this.people = people;
+    this.houses = houses;
+    this.lots = lots;
+    this.bench = bench;
+    this.sheets = sheets;
+    this.purposes = purposes;
+    this.fish = fish;
+    this.catalogue = catalogue;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /** All or nothing: a load that was killed half-way starts from the beginning next time. */
+  @Override
+  public void run(ApplicationArguments args) {
+    if (people.areThere()) {
+      return;
+    }
+    transaction.executeWithoutResult(status -> load());
+    LOG.info("The demo data of Saltmarsh Row are loaded");
+  }
+
+  private void load() {
+    houses.found("Saltmarsh Row", "Lantern House", "EUR");
+    Named lantern = houses.addVenue("Lantern House");
+    Named counter = houses.addVenue("Low Tide Counter");
+    people.add();
+    people.as(
+        "tobiah",
+        () -> {
+          finishedHake(lantern);
+          weighedTurbot(lantern);
+          pollackOnTheBoard(lantern);
+          hakeWithAForgottenTare(counter);
+          plaiceJustReceived(counter);
+          threeGurnards(counter);
+          albacoreWaiting(lantern);
+        });
+  }
+
+  private void finishedHake(Named venue) {
+    Lot lot = receive(venue, "hake", State.GUTTED, 1, "4.860", "4.860", "11.40", "Grey Skerry Landings", Origin.WILD, 1, "Line-caught, for Friday's set menu");
+    weigh(lot, "fins", "0.118");
+    weigh(lot, "gills", "0.062");
+    weigh(lot, "head", "0.985");
+    weigh(lot, "collar", "0.214");
+    weigh(lot, "fillet-left", "1.318");
+    weigh(lot, "fillet-right", "1.292");
+    weigh(lot, "belly", "0.172");
+    weigh(lot, "frame", "0.612");
+    people.as(
+        "ines",
+        () -> {
+          assign(lot, "fins", Purpose.COMPOST, Use.PLAIN);
+          assign(lot, "gills", Purpose.COMPOST, Use.PLAIN);
+          assign(lot, "fillet-left", Purpose.PLATE, worth("hake, brown butter and capers", null));
+          assign(lot, "fillet-right", Purpose.PLATE, worth("hake, brown butter and capers", null));
+          assign(lot, "head", Purpose.POT, worth("white stock", "1.80"));
+          assign(lot, "frame", Purpose.POT, worth("white stock", "1.80"));
+          assign(lot, "belly", Purpose.SECOND_PLATE, worth("glazed on the grill", "9.00"));
+          assign(lot, "collar", Purpose.SECOND_PLATE, worth("counter snack, fried", "8.00"));
+          lots.costBy(lot.id(), lots.get(lot.id()).version(), CostingSchool.BY_PRODUCT_CREDIT, Mass.ofGrams(180));
+          lots.finish(lot.id(), lots.get(lot.id()).version());
+        });
+  }
+
+  private void weighedTurbot(Named venue) {
+    Lot lot = receive(venue, "turbot", State.GUTTED, 1, "3.420", "3.404", "24.50", "Marram Quay Fish", Origin.WILD, 1, "");
+    weighAll(lot);
+    people.as(
+        "ines",
+        () -> {
+          for (BenchPart part : sheets.get(lot.id()).parts()) {
+            if (part.kind().code().equals("fillet")) {
+              assign(lot, part.slot(), Purpose.PLATE, worth("turbot, sea herbs", null));
+            }
+          }
+          assign(lot, "gills", Purpose.COMPOST, Use.PLAIN);
+          assign(
+              lot,
+              "frame",
+              Purpose.HOLD,
+              new Use(
+                  "stock on Saturday",
+                  Optional.empty(),
+                  Optional.of(new Held(today().plusDays(3), "Blast freezer, shelf 2", people.idOf("tobiah")))));
+        });
+  }
+
+  private void pollackOnTheBoard(Named venue) {
+    Lot lot = receive(venue, "pollack", State.GUTTED, 1, "3.950", "3.936", "8.20", "Holm Sound Boats", Origin.WILD, 1, "");
+    for (String slot : new String[] {"fins", "gills", "head", "collar", "fillet-left"}) {
+      weigh(lot, slot, fish.massOf(lot, slot, 1).inKilograms().toPlainString());
+    }
+    assign(lot, "fillet-left", Purpose.PLATE, Use.PLAIN);
+    assign(lot, "gills", Purpose.COMPOST, Use.PLAIN);
+  }
+
+  /** The head was weighed on the steel tray and nobody pressed tare: the tally is over. */
+  private void hakeWithAForgottenTare(Named venue) {
+    Lot lot = receive(venue, "hake", State.GUTTED, 1, "3.640", "3.640", "10.90", "Grey Skerry Landings", Origin.WILD, 0, "");
+    for (BenchPart part : sheets.get(lot.id()).parts()) {
+      Mass mass = fish.massOf(lot, part.slot(), 1);
+      boolean onTheTray = part.slot().equals("head");
+      weigh(lot, part.slot(), (onTheTray ? mass.plus(TRAY) : mass).inKilograms().toPlainString());
+    }
+  }
+
+  private void plaiceJustReceived(Named venue) {
+    receive(venue, "plaice", State.GUTTED, 1, "1.260", "1.224", "9.80", "Marram Quay Fish", Origin.WILD, 0, "Came short of the invoice, ask for a credit");
+  }
+
+  private void threeGurnards(Named venue) {
+    Lot lot = receive(venue, "gurnard", State.UNGUTTED, 3, "2.910", "2.898", "6.40", "Holm Sound Boats", Origin.WILD, 0, "");
+    for (String slot : new String[] {"fins", "guts", "gills", "head"}) {
+      for (int number = 1; number <= 2; number++) {
+        weigh(lot, slot, number, fish.massOf(lot, slot, number).inKilograms().toPlainString());
+      }
+    }
+  }
+
+  private void albacoreWaiting(Named venue) {
+    receive(venue, "albacore", State.GUTTED_AND_GILLED, 1, "14.200", "", "13.60", "Holm Sound Boats", Origin.WILD, 1, "Keep below 4 °C all the way");
+  }
+
+  private Lot receive(
+      Named venue,
+      String species,
+      State state,
+      int count,
+      String invoiced,
+      String own,
+      String price,
+      String supplier,
+      Origin origin,
+      int landedDaysAgo,
+      String note) {
+    return lots.receive(
+        new Receipt(
+            UUID.randomUUID(),
+            catalogue.getSpecies(species),
+            state,
+            count,
+            Mass.ofKilograms(invoiced),
+            own.isEmpty() ? Optional.empty() : Optional.of(Mass.ofKilograms(own)),
+            price(price),
+            supplier,
+            venue.id(),
+            origin,
+            today().minusDays(landedDaysAgo),
+            note));
+  }
+
+  private void weighAll(Lot lot) {
+    for (BenchPart part : sheets.get(lot.id()).parts()) {
+      weigh(lot, part.slot(), fish.massOf(lot, part.slot(), 1).inKilograms().toPlainString());
+    }
+  }
+
+  private void weigh(Lot lot, String slot, String kilograms) {
+    weigh(lot, slot, 1, kilograms);
+  }
+
+  private void weigh(Lot lot, String slot, int fishNo, String kilograms) {
+    long steps = Mass.ofKilograms(kilograms).milligrams() / STEP.milligrams();
+    ScaleReading reading =
+        new ScaleReading(STEP.multipliedBy(steps), Mass.ZERO, Motion.STEADY, STEP);
+    bench.take(
+        new Take(
+            UUID.randomUUID(), lot.id(), slot, fishNo, Entry.of(reading), Optional.empty(), ""));
+  }
+
+  private void assign(Lot lot, String slot, Purpose purpose, Use use) {
+    BenchSheet sheet = sheets.get(lot.id());
+    purposes.assign(lot.id(), slot, sheet.find(slot).orElseThrow().version(), purpose, use);
+  }
+
+  private static Use worth(String becomes, String perKilogram) {
+    return new Use(
+        becomes, Optional.ofNullable(perKilogram).map(DemoData::price), Optional.empty());
+  }
+
+  private static UnitPrice price(String perKilogram) {
+    return UnitPrice.ofPerKilogram(
+        ExactMoney.of(perKilogram, Currency.getInstance("EUR")));
+  }
+
+  private LocalDate today() {
+    return LocalDate.now(clock.withZone(houses.house().formats().zone()));
+  }
+}

@@ -1,0 +1,122 @@
+package mosaicknife.app.dock;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.LotCost;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+
+/**
+ * Fish bought together at one price on one delivery.
+ *
+ * @param id the lot number
+ * @param species the species
+ * @param state the state on arrival
+ * @param fish how many fish
+ * @param invoiced the mass on the invoice: what is paid for
+ * @param own the mass on the own scale, if it was weighed
+ * @param price the price per mass
+ * @param supplier the name of the supplier
+ * @param venue the name of the venue that took it
+ * @param origin wild or farmed
+ * @param landedOn when it was landed or harvested
+ * @param receivedAt when it was received
+ * @param receivedBy who received it
+ * @param portionTarget the mass of one portion
+ * @param school how the house costs it
+ * @param note a remark
+ * @param finishedAt when the lot was closed, if it is
+ * @param version counts changes, so that a stale page is noticed
+ */
+public record Lot(
+    long id,
+    Species species,
+    State state,
+    int fish,
+    Mass invoiced,
+    Optional<Mass> own,
+    UnitPrice price,
+    String supplier,
+    String venue,
+    Origin origin,
+    LocalDate landedOn,
+    Instant receivedAt,
+    String receivedBy,
+    Mass portionTarget,
+    CostingSchool school,
+    String note,
+    Optional<Instant> finishedAt,
+    int version) {
+
+  /**
+   * Returns the mass that yields are counted from: the own scale's if there is one, else the
+   * invoice's.
+   *
+   * @return the mass as purchased
+   */
+  public Mass purchased() {
+    return own.orElse(invoiced);
+  }
+
+  /**
+   * Returns what the lot cost: the invoice, whatever the own scale says.
+   *
+   * @return the cost
+   */
+  public LotCost cost() {
+    return LotCost.of(price, invoiced);
+  }
+
+  /**
+   * Returns how much less came than was invoiced.
+   *
+   * @return invoiced less own mass; negative if more came; empty if it was not weighed
+   */
+  public Optional<Mass> shortfall() {
+    return own.map(invoiced::minus);
+  }
+
+  /**
+   * Returns what the shortfall is worth at the purchase price.
+   *
+   * @return the money, negative if more came; empty if the lot was not weighed
+   */
+  public Optional<ExactMoney> shortfallWorth() {
+    return shortfall().map(price::times);
+  }
+
+  /**
+   * Returns whether clearly less came than was invoiced: more than a hundredth, which ice and drip
+   * do not explain.
+   *
+   * @return true if a claim is worth a thought
+   */
+  public boolean isShortDelivery() {
+    return shortfall()
+        .filter(gap -> gap.multipliedBy(100).compareTo(invoiced) > 0)
+        .isPresent();
+  }
+
+  /**
+   * Returns whether the lot is closed.
+   *
+   * @return true after it was finished
+   */
+  public boolean isFinished() {
+    return finishedAt.isPresent();
+  }
+
+  /**
+   * Returns the name of the lot on screen.
+   *
+   * @return such as {@code Lot 12 · Hake}
+   */
+  public String title() {
+    return "Lot " + id + " · " + species.name();
+  }
+}

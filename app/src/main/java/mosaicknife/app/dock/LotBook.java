@@ -1,0 +1,220 @@
+package mosaicknife.app.dock;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.quantity.Mass;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the lots: received at the dock, costed, finished. */
+@Service
+@Transactional
+public class LotBook {
+
+  /** A fish older than this on arrival is a typing error, not a delivery. */
+  private static final int OLDEST_DAYS = 30;
+
+  /** More than this between invoice and own scale is a unit mixed up, not ice. */
+  private static final int MOST_TIMES_APART = 2;
+
+  private static final Mass SMALLEST_PORTION = Mass.ofGrams(5);
+  private static final Mass LARGEST_PORTION = Mass.ofGrams(5000);
+
+  private final LotRepository lots;
+  private final Catalogue catalogue;
+  private final HouseBook houses;
+  private final PeopleBook people;
+  private final CurrentPerson current;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  LotBook(
+      LotRepository lots,
+      Catalogue catalogue,
+      HouseBook houses,
+      PeopleBook people,
+      CurrentPerson current,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.lots = lots;
+    this.catalogue = catalogue;
+    this.houses = houses;
+    this.people = people;
+    this.current = current;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * Stores a delivery as a lot. The same delivery sent again is the same lot.
+   *
+   * @param receipt the delivery
+   * @return the lot
+   * @throws Refusal if dates, counts or masses cannot be right
+   */
+  @PreAuthorize("hasAuthority('RECEIVE')")
+  public Lot receive(Receipt receipt) {
+    Optional<LotEntity> sentBefore = lots.findByClientId(receipt.clientId());
+    if (sentBefore.isPresent()) {
+      return toLot(sentBefore.get());
+    }
+    check(receipt);
+    Named venue = houses.getVenue(receipt.venue());
+    Named supplier = houses.addSupplier(receipt.supplier());
+    LotEntity stored =
+        lots.saveAndFlush(
+            new LotEntity(
+                receipt, venue.id(), supplier.id(), current.get().id(), clock.instant()));
+    Lot lot = toLot(stored);
+    events.publishEvent(new LotReceived(lot));
+    return lot;
+  }
+
+  private void check(Receipt receipt) {
+    if (receipt.fish() < 1 || receipt.fish() > 500) {
+      throw Refusal.ofField(
+          "fish", "%d fish cannot be one lot. Type 1 to 500.".formatted(receipt.fish()));
+    }
+    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    if (receipt.landedOn().isAfter(today)) {
+      throw Refusal.ofField("landedOn", "It cannot be landed after today. Check the date.");
+    }
+    if (receipt.landedOn().isBefore(today.minusDays(OLDEST_DAYS))) {
+      throw Refusal.ofField(
+          "landedOn", "That is more than %d days ago. Check the date.".formatted(OLDEST_DAYS));
+    }
+    receipt.own().ifPresent(own -> checkApart(receipt.invoiced(), own));
+  }
+
+  private static void checkApart(Mass invoiced, Mass own) {
+    boolean apart =
+        own.compareTo(invoiced.multipliedBy(MOST_TIMES_APART)) > 0
+            || invoiced.compareTo(own.multipliedBy(MOST_TIMES_APART)) > 0;
+    if (apart) {
+      throw Refusal.ofField(
+          "own",
+          "Own scale and invoice are more than %d times apart. Check the units, kg or lb."
+              .formatted(MOST_TIMES_APART));
+    }
+  }
+
+  /**
+   * Returns a lot.
+   *
+   * @param id the lot number
+   * @return the lot
+   * @throws Refusal if there is none of that number
+   */
+  @Transactional(readOnly = true)
+  public Lot get(long id) {
+    return toLot(find(id));
+  }
+
+  /**
+   * Returns the lots, open ones first, newest first, up to 200.
+   *
+   * @return the lots
+   */
+  @Transactional(readOnly = true)
+  public List<Lot> all() {
+    Map<Long, String> suppliers = byId(houses.suppliers());
+    Map<Long, String> venues = byId(houses.venues());
+    Map<Long, String> names = people.names();
+    return lots.findOpenFirstNewestFirst().stream()
+        .map(
+            lot ->
+                lot.toLot(
+                    catalogue.getSpecies(lot.species()),
+                    suppliers.get(lot.supplierId()),
+                    venues.get(lot.venueId()),
+                    names.get(lot.receivedBy())))
+        .toList();
+  }
+
+  /**
+   * Chooses how a lot is costed.
+   *
+   * @param id the lot number
+   * @param version the version the page showed
+   * @param school the costing school
+   * @param portionTarget the mass of one portion, 5 g to 5 kg
+   * @throws Refusal if the page was stale or the portion cannot be one
+   */
+  @PreAuthorize("hasAuthority('SEE_COSTS')")
+  public void costBy(long id, int version, CostingSchool school, Mass portionTarget) {
+    if (portionTarget.compareTo(SMALLEST_PORTION) < 0
+        || portionTarget.compareTo(LARGEST_PORTION) > 0) {
+      throw Refusal.ofField("portion", "A portion weighs 5 g to 5 kg. Check the figure.");
+    }
+    if (school == CostingSchool.RELATIVE_VALUE) {
+      throw Refusal.ofField("school", "Relative value needs sales prices, which are not kept yet.");
+    }
+    fresh(id, version).costBy(school, portionTarget);
+  }
+
+  /**
+   * Closes a lot.
+   *
+   * @param id the lot number
+   * @param version the version the page showed
+   * @throws Refusal if the page was stale
+   */
+  @PreAuthorize("hasAuthority('FINISH_LOT')")
+  public void finish(long id, int version) {
+    fresh(id, version).finish(current.get().id(), clock.instant());
+  }
+
+  /**
+   * Opens a closed lot again.
+   *
+   * @param id the lot number
+   * @param version the version the page showed
+   * @throws Refusal if the page was stale
+   */
+  @PreAuthorize("hasAuthority('FINISH_LOT')")
+  public void reopen(long id, int version) {
+    fresh(id, version).reopen();
+  }
+
+  private LotEntity fresh(long id, int version) {
+    LotEntity lot = find(id);
+    if (lot.version() != version) {
+      throw Refusal.ofStale(
+          "Somebody else changed lot %d since this page was opened. Nothing was stored. Load the page again and repeat it."
+              .formatted(id));
+    }
+    return lot;
+  }
+
+  private LotEntity find(long id) {
+    return lots
+        .findById(id)
+        .orElseThrow(
+            () -> Refusal.ofMissing("There is no lot %d. Choose one on Today.".formatted(id)));
+  }
+
+  private Lot toLot(LotEntity lot) {
+    return lot.toLot(
+        catalogue.getSpecies(lot.species()),
+        houses.getSupplier(lot.supplierId()).name(),
+        houses.getVenue(lot.venueId()).name(),
+        people.names().get(lot.receivedBy()));
+  }
+
+  private static Map<Long, String> byId(List<Named> rows) {
+    return rows.stream().collect(Collectors.toMap(Named::id, Named::name));
+  }
+}

@@ -1,0 +1,180 @@
+package mosaicknife.app.dock;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Currency;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+
+@Entity
+@Table(name = "lot")
+class LotEntity {
+
+  private static final int PRICE_DECIMALS = 10;
+  private static final long USUAL_PORTION_MG = 180_000;
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @Column(name = "client_id", updatable = false)
+  private UUID clientId;
+
+  @Column(updatable = false)
+  private String species;
+
+  @Enumerated(EnumType.STRING)
+  @Column(updatable = false)
+  private State state;
+
+  @Column(name = "fish_count", updatable = false)
+  private int fishCount;
+
+  @Column(name = "invoiced_mg", updatable = false)
+  private long invoicedMg;
+
+  @Column(name = "own_mg", updatable = false)
+  private Long ownMg;
+
+  @Column(name = "price_per_kg", updatable = false)
+  private BigDecimal pricePerKg;
+
+  @Column(updatable = false)
+  private String currency;
+
+  @Column(name = "supplier_id", updatable = false)
+  private long supplierId;
+
+  @Column(name = "venue_id", updatable = false)
+  private long venueId;
+
+  @Enumerated(EnumType.STRING)
+  @Column(updatable = false)
+  private Origin origin;
+
+  @Column(name = "landed_on", updatable = false)
+  private LocalDate landedOn;
+
+  @Column(name = "received_at", updatable = false)
+  private Instant receivedAt;
+
+  @Column(name = "received_by", updatable = false)
+  private long receivedBy;
+
+  @Column(name = "portion_target_mg")
+  private long portionTargetMg = USUAL_PORTION_MG;
+
+  @Enumerated(EnumType.STRING)
+  @Column(name = "costing_school")
+  private CostingSchool costingSchool = CostingSchool.ALL_ON_THE_MAINS;
+
+  @Column(updatable = false)
+  private String note;
+
+  @Column(name = "finished_at")
+  private Instant finishedAt;
+
+  @Column(name = "finished_by")
+  private Long finishedBy;
+
+  @Version private int version;
+
+  protected LotEntity() {}
+
+  LotEntity(Receipt receipt, long venueId, long supplierId, long receivedBy, Instant receivedAt) {
+    this.clientId = receipt.clientId();
+    this.species = receipt.species().code();
+    this.state = receipt.state();
+    this.fishCount = receipt.fish();
+    this.invoicedMg = receipt.invoiced().milligrams();
+    this.ownMg = receipt.own().map(Mass::milligrams).orElse(null);
+    ExactMoney perKilogram = receipt.price().perKilogram();
+    this.pricePerKg = perKilogram.amount().setScale(PRICE_DECIMALS, RoundingMode.HALF_EVEN);
+    this.currency = perKilogram.currency().getCurrencyCode();
+    this.venueId = venueId;
+    this.supplierId = supplierId;
+    this.origin = receipt.origin();
+    this.landedOn = receipt.landedOn();
+    this.note = receipt.note();
+    this.receivedBy = receivedBy;
+    this.receivedAt = receivedAt;
+  }
+
+  Long id() {
+    return id;
+  }
+
+  int version() {
+    return version;
+  }
+
+  String species() {
+    return species;
+  }
+
+  long supplierId() {
+    return supplierId;
+  }
+
+  long venueId() {
+    return venueId;
+  }
+
+  long receivedBy() {
+    return receivedBy;
+  }
+
+  void costBy(CostingSchool school, Mass portionTarget) {
+    costingSchool = school;
+    portionTargetMg = portionTarget.milligrams();
+  }
+
+  void finish(long person, Instant at) {
+    finishedAt = at;
+    finishedBy = person;
+  }
+
+  void reopen() {
+    finishedAt = null;
+    finishedBy = null;
+  }
+
+  Lot toLot(Species fish, String supplier, String venue, String receiver) {
+    return new Lot(
+        id,
+        fish,
+        state,
+        fishCount,
+        Mass.ofMilligrams(invoicedMg),
+        Optional.ofNullable(ownMg).map(Mass::ofMilligrams),
+        UnitPrice.ofPerKilogram(new ExactMoney(pricePerKg, Currency.getInstance(currency))),
+        supplier,
+        venue,
+        origin,
+        landedOn,
+        receivedAt,
+        receiver,
+        Mass.ofMilligrams(portionTargetMg),
+        costingSchool,
+        note,
+        Optional.ofNullable(finishedAt),
+        version);
+  }
+}

@@ -1,0 +1,177 @@
+package mosaicknife.app.dock;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.PriceText;
+import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.UnitPrice;
+import org.springframework.stereotype.Component;
+
+/** Understands a delivery as typed, or says field by field what is wrong with it. */
+@Component
+public class ReceiptReader {
+
+  private final Catalogue catalogue;
+  private final HouseBook houses;
+
+  ReceiptReader(Catalogue catalogue, HouseBook houses) {
+    this.catalogue = catalogue;
+    this.houses = houses;
+  }
+
+  /**
+   * What came of reading.
+   *
+   * @param receipt the delivery, if every field was understood
+   * @param problems a sentence per field that was not, in the order of the form
+   */
+  public record Read(Optional<Receipt> receipt, Map<String, String> problems) {}
+
+  /**
+   * Reads a delivery.
+   *
+   * @param form the delivery as typed
+   * @return the delivery, or the problems
+   */
+  public Read read(ReceiptForm form) {
+    Map<String, String> problems = new LinkedHashMap<>();
+    Formats formats = houses.house().formats();
+    Optional<Species> species = field("species", problems, () -> species(form.getSpecies()));
+    Optional<State> state =
+        field("state", problems, () -> choice(State.values(), form.getState(), "state", "state on arrival"));
+    Optional<Integer> fish = field("fish", problems, () -> fish(form.getFish()));
+    Optional<Mass> invoiced = field("invoiced", problems, () -> mass(form.getInvoiced(), formats));
+    Optional<Optional<Mass>> own =
+        field(
+            "own",
+            problems,
+            () ->
+                form.getOwn().isBlank()
+                    ? Optional.empty()
+                    : Optional.of(mass(form.getOwn(), formats)));
+    Optional<UnitPrice> price = field("price", problems, () -> price(form.getPrice(), formats));
+    Optional<String> supplier =
+        field("supplier", problems, () -> PlainText.needed(form.getSupplier(), 80, "supplier", "supplier"));
+    Optional<Long> venue = field("venue", problems, () -> venue(form.getVenue()));
+    Optional<Origin> origin =
+        field("origin", problems, () -> choice(Origin.values(), form.getOrigin(), "origin", "origin"));
+    Optional<LocalDate> landed = field("landedOn", problems, () -> date(form.getLandedOn()));
+    Optional<String> note =
+        field("note", problems, () -> PlainText.line(form.getNote(), 500, "note", "note"));
+    if (!problems.isEmpty()) {
+      return new Read(Optional.empty(), problems);
+    }
+    Receipt receipt =
+        new Receipt(
+            id(form.getId()),
+            species.orElseThrow(),
+            state.orElseThrow(),
+            fish.orElseThrow(),
+            invoiced.orElseThrow(),
+            own.orElseThrow(),
+            price.orElseThrow(),
+            supplier.orElseThrow(),
+            venue.orElseThrow(),
+            origin.orElseThrow(),
+            landed.orElseThrow(),
+            note.orElseThrow());
+    return new Read(Optional.of(receipt), problems);
+  }
+
+  private static <T> Optional<T> field(
+      String name, Map<String, String> problems, Supplier<T> reader) {
+    try {
+      return Optional.of(reader.get());
+    } catch (Refusal | QuantityFormatException e) {
+      problems.put(name, e.getMessage());
+      return Optional.empty();
+    }
+  }
+
+  private Species species(String typed) {
+    if (typed.isBlank()) {
+      throw Refusal.ofInput("Which fish is it? Type any of its names and choose it.");
+    }
+    Optional<Species> byCode = catalogue.findSpecies(typed.strip());
+    if (byCode.isPresent()) {
+      return byCode.get();
+    }
+    List<Species> found = catalogue.search(typed);
+    if (found.size() == 1) {
+      return found.get(0);
+    }
+    throw Refusal.ofInput(
+        found.isEmpty()
+            ? "No fish here is called “%s”. Choose one of the list.".formatted(shortened(typed))
+            : "“%s” can be several fish: %s. Choose one."
+                .formatted(
+                    shortened(typed), String.join(", ", found.stream().map(Species::name).toList())));
+  }
+
+  private static String shortened(String typed) {
+    String text = typed.strip();
+    return text.length() > 40 ? text.substring(0, 40) + "…" : text;
+  }
+
+  private static <E extends Enum<E>> E choice(E[] values, String typed, String field, String what) {
+    return Arrays.stream(values)
+        .filter(value -> value.name().equals(typed))
+        .findFirst()
+        .orElseThrow(() -> Refusal.ofField(field, "The %s is missing. Choose one.".formatted(what)));
+  }
+
+  private static Integer fish(String typed) {
+    String text = typed.strip();
+    if (!text.matches("[0-9]{1,4}")) {
+      throw Refusal.ofInput("“%s” is no count of fish. Type 1 to 500.".formatted(shortened(typed)));
+    }
+    return Integer.valueOf(text);
+  }
+
+  private static Mass mass(String typed, Formats formats) {
+    return MassText.parse(typed, formats.system().large()).mass();
+  }
+
+  private static UnitPrice price(String typed, Formats formats) {
+    return PriceText.parse(typed, formats.system().large(), formats.currency()).price();
+  }
+
+  private static Long venue(String typed) {
+    if (!typed.matches("[0-9]{1,18}")) {
+      throw Refusal.ofInput("The venue is missing. Choose one.");
+    }
+    return Long.valueOf(typed);
+  }
+
+  private static LocalDate date(String typed) {
+    try {
+      return LocalDate.parse(typed.strip());
+    } catch (DateTimeParseException e) {
+      throw Refusal.ofInput("The date of landing is missing. Choose it, such as 2026-11-25.");
+    }
+  }
+
+  private static UUID id(String typed) {
+    try {
+      return UUID.fromString(typed);
+    } catch (IllegalArgumentException e) {
+      return UUID.randomUUID();
+    }
+  }
+}

@@ -1,0 +1,99 @@
+package mosaicknife.app.exchange;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.quantity.QuantityFormatException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+
+/** Turns what goes wrong behind the API into problem details. */
+@RestControllerAdvice(annotations = RestController.class)
+@Order(1)
+class ApiProblems {
+
+  private static final Logger LOG = LoggerFactory.getLogger(ApiProblems.class);
+
+  @ExceptionHandler(Refusal.class)
+  ProblemDetail refused(Refusal refusal) {
+    ProblemDetail problem =
+        switch (refusal.kind()) {
+          case INPUT -> problem(HttpStatus.UNPROCESSABLE_CONTENT, refusal.getMessage());
+          case STALE -> problem(HttpStatus.CONFLICT, refusal.getMessage());
+          case MISSING -> problem(HttpStatus.NOT_FOUND, refusal.getMessage());
+        };
+    if (!refusal.field().isEmpty()) {
+      problem.setProperty("fields", Map.of(refusal.field(), refusal.getMessage()));
+    }
+    return problem;
+  }
+
+  @ExceptionHandler(FieldProblems.class)
+  ProblemDetail fields(FieldProblems problems) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.UNPROCESSABLE_CONTENT,
+            "%d fields were not understood. Nothing was stored."
+                .formatted(problems.byField().size()));
+    problem.setProperty("fields", problems.byField());
+    return problem;
+  }
+
+  @ExceptionHandler(QuantityFormatException.class)
+  ProblemDetail notAQuantity(QuantityFormatException e) {
+    return problem(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
+  }
+
+  @ExceptionHandler({
+    HttpMessageNotReadableException.class,
+    MethodArgumentTypeMismatchException.class
+  })
+  ProblemDetail notReadable(Exception e) {
+    LOG.debug("A request to the API was not readable", e);
+    return problem(
+        HttpStatus.BAD_REQUEST,
+        "The request is not what /api/v1/openapi describes. Check names and types.");
+  }
+
+  @ExceptionHandler(OptimisticLockingFailureException.class)
+  ProblemDetail stale() {
+    return problem(
+        HttpStatus.CONFLICT, "Somebody else changed this at the same moment. Read it again.");
+  }
+
+  @ExceptionHandler(AccessDeniedException.class)
+  ProblemDetail notAllowed() {
+    return problem(HttpStatus.FORBIDDEN, "The role of this token does not include this.");
+  }
+
+  private static ProblemDetail problem(HttpStatus status, String detail) {
+    return ProblemDetail.forStatusAndDetail(status, detail);
+  }
+
+  /** Several fields of one request were not understood. */
+  static final class FieldProblems extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    private final LinkedHashMap<String, String> byField;
+
+    FieldProblems(Map<String, String> byField) {
+      super("Fields not understood: " + byField.keySet());
+      this.byField = new LinkedHashMap<>(byField);
+    }
+
+    Map<String, String> byField() {
+      return byField;
+    }
+  }
+}

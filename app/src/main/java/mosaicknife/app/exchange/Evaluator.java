@@ -1,0 +1,275 @@
+package mosaicknife.app.exchange;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Currency;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import mosaicknife.app.exchange.ApiProblems.FieldProblems;
+import mosaicknife.app.exchange.EvaluationAnswer.BalanceJson;
+import mosaicknife.app.exchange.EvaluationAnswer.CostJson;
+import mosaicknife.app.exchange.EvaluationAnswer.PartCostJson;
+import mosaicknife.app.exchange.EvaluationAnswer.YieldJson;
+import mosaicknife.app.exchange.EvaluationRequest.PartRequest;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.Balance;
+import mosaicknife.core.breakdown.Breakdown;
+import mosaicknife.core.breakdown.Knowledge;
+import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.breakdown.Node;
+import mosaicknife.core.breakdown.ScaleError;
+import mosaicknife.core.breakdown.Yields;
+import mosaicknife.core.cost.CostSheet;
+import mosaicknife.core.cost.Costing;
+import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.LotCost;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.PriceText;
+import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.UnitPrice;
+import org.springframework.stereotype.Component;
+
+/** Reads a request into core values, has the core evaluate them, and writes the answer. */
+@Component
+class Evaluator {
+
+  private static final ScaleError SCALE = ScaleError.of(Mass.ofGrams(2));
+  private static final int MOST_PARTS = 200;
+  private static final int PERCENT_DECIMALS = 4;
+  private static final int MONEY_DECIMALS = 6;
+
+  private final Catalogue catalogue;
+
+  Evaluator(Catalogue catalogue) {
+    this.catalogue = catalogue;
+  }
+
+  EvaluationAnswer evaluate(EvaluationRequest request) {
+    Resolved resolved = new Reader().read(request);
+    Breakdown breakdown = resolved.breakdown();
+    Yields yields =
+        resolved
+            .species()
+            .map(species -> Yields.of(breakdown, species))
+            .orElseGet(() -> Yields.withoutNorm(breakdown));
+    return new EvaluationAnswer(
+        balance(breakdown),
+        yields(breakdown, yields),
+        percent(yields.usable()),
+        percent(yields.totalUse()),
+        CostSheet.of(
+                resolved.school(),
+                breakdown,
+                resolved.cost(),
+                resolved.values(),
+                resolved.portionTarget())
+            .map(Evaluator::cost)
+            .orElse(null));
+  }
+
+  /** A request in core values. */
+  private record Resolved(
+      Breakdown breakdown,
+      Optional<Species> species,
+      LotCost cost,
+      Map<String, UnitPrice> values,
+      Mass portionTarget,
+      CostingSchool school) {}
+
+  private static BalanceJson balance(Breakdown breakdown) {
+    Balance balance = Balance.of(breakdown, Mass.ZERO, LossNorm.STARTING, SCALE);
+    return new BalanceJson(
+        balance.purchased().inGrams(),
+        balance.tallied().inGrams(),
+        balance.remainder().inGrams(),
+        percent(balance.remainderShare()),
+        balance.expectedLoss().inGrams(),
+        balance.verdict().name());
+  }
+
+  private static List<YieldJson> yields(Breakdown breakdown, Yields yields) {
+    Mass mains = Mass.total(breakdown.mains().stream().map(Node::mass).toList());
+    return Stream.of(State.values())
+        .map(yields::basis)
+        .flatMap(Optional::stream)
+        .map(
+            basis ->
+                new YieldJson(
+                    basis.state(),
+                    basis.mass().inGrams(),
+                    basis.knowledge(),
+                    percent(Yields.yield(mains, basis))))
+        .toList();
+  }
+
+  private static CostJson cost(CostSheet sheet) {
+    Costing costing = sheet.costing();
+    return new CostJson(
+        costing.school().name(),
+        costing.lotCost().currency().getCurrencyCode(),
+        costing.lotCost().rounded(RoundingMode.HALF_UP).inMajorUnits(),
+        six(costing.credit()),
+        six(costing.excess()),
+        six(costing.onMains()),
+        six(sheet.ediblePrice().perKilogram()),
+        sheet
+            .costFactor()
+            .map(factor -> factor.toDecimal(MONEY_DECIMALS, RoundingMode.HALF_UP))
+            .orElse(null),
+        sheet.portions().count(),
+        sheet.portions().isEstimated(),
+        sheet.portions().over().inGrams(),
+        six(sheet.portionByWeight()),
+        sheet.portionByCount().map(Evaluator::six).orElse(null),
+        costing.parts().stream()
+            .map(part -> new PartCostJson(part.id(), part.rounded().inMajorUnits()))
+            .toList());
+  }
+
+  private static BigDecimal percent(Fraction fraction) {
+    return fraction.toPercent(PERCENT_DECIMALS, RoundingMode.HALF_UP);
+  }
+
+  private static BigDecimal six(ExactMoney money) {
+    return money.amount().setScale(MONEY_DECIMALS, RoundingMode.HALF_UP);
+  }
+
+  /** Reads one request and collects what is wrong with all of its fields. */
+  private final class Reader {
+
+    private final Map<String, String> problems = new LinkedHashMap<>();
+
+    private Resolved read(EvaluationRequest request) {
+      State state = needed("state", request.state(), State.GUTTED);
+      Mass purchased = field("purchased", Mass.ofGrams(1), () -> mass(request.purchased()));
+      Currency currency = field("currency", currency("EUR"), () -> currency(request.currency()));
+      UnitPrice free = new UnitPrice(ExactMoney.zero(currency));
+      UnitPrice price = field("price", free, () -> price(request.price(), currency));
+      Mass target =
+          field("portionTarget", Mass.ofGrams(1), () -> mass(request.portionTarget()));
+      Optional<Species> species = field("species", Optional.empty(), () -> species(request));
+      int fish = field("fish", 1, () -> count(request.fish()));
+      List<PartRequest> parts = request.parts() == null ? List.of() : request.parts();
+      Map<String, UnitPrice> values = new LinkedHashMap<>();
+      List<Node> nodes = new ArrayList<>();
+      for (int i = 0; i < Math.min(MOST_PARTS, parts.size()); i++) {
+        addPart(i, parts.get(i), currency, nodes, values);
+      }
+      if (parts.size() > MOST_PARTS) {
+        problems.put("parts", "%d parts are too many; up to %d are evaluated.".formatted(parts.size(), MOST_PARTS));
+      }
+      if (nodes.stream().map(Node::id).distinct().count() < nodes.size()) {
+        problems.put("parts", "Two parts have the same id. Give each its own.");
+      }
+      if (!problems.isEmpty()) {
+        throw new FieldProblems(problems);
+      }
+      return new Resolved(
+          new Breakdown(state, purchased, fish, nodes),
+          species,
+          LotCost.of(price, purchased),
+          values,
+          target,
+          request.school() == null ? CostingSchool.ALL_ON_THE_MAINS : request.school());
+    }
+
+    private void addPart(
+        int index,
+        PartRequest part,
+        Currency currency,
+        List<Node> nodes,
+        Map<String, UnitPrice> values) {
+      String at = "parts[%d]".formatted(index);
+      field(
+          at,
+          null,
+          () -> {
+            PartKind kind =
+                catalogue
+                    .findKind(part.kind() == null ? "" : part.kind())
+                    .orElseThrow(
+                        () ->
+                            Refusal.ofInput(
+                                "“%s” is no part kind. One is fillet.".formatted(part.kind())));
+            String id = part.id() == null || part.id().isBlank() ? kind.code() : part.id();
+            nodes.add(
+                new Node.Leaf(
+                    id,
+                    kind.name(),
+                    kind,
+                    mass(part.mass()),
+                    Knowledge.MEASURED,
+                    Optional.ofNullable(part.purpose()),
+                    count(part.pieces())));
+            if (part.value() != null) {
+              values.put(id, price(part.value(), currency));
+            }
+            return null;
+          });
+    }
+
+    private <T> T field(String name, T otherwise, Supplier<T> reader) {
+      try {
+        return reader.get();
+      } catch (Refusal | QuantityFormatException e) {
+        problems.put(name, e.getMessage());
+        return otherwise;
+      }
+    }
+
+    private <T> T needed(String name, T value, T otherwise) {
+      if (value == null) {
+        problems.put(name, "The %s is missing.".formatted(name));
+        return otherwise;
+      }
+      return value;
+    }
+
+    private Optional<Species> species(EvaluationRequest request) {
+      if (request.species() == null) {
+        return Optional.empty();
+      }
+      return Optional.of(
+          catalogue
+              .findSpecies(request.species())
+              .orElseThrow(
+                  () -> Refusal.ofInput("“%s” is no species here.".formatted(request.species()))));
+    }
+
+    private static Mass mass(String text) {
+      return MassText.parse(text, MassUnit.KILOGRAM).mass();
+    }
+
+    private static UnitPrice price(String text, Currency currency) {
+      return PriceText.parse(text, MassUnit.KILOGRAM, currency).price();
+    }
+
+    private static int count(Integer count) {
+      if (count != null && (count < 1 || count > 10_000)) {
+        throw Refusal.ofInput("%d is no count. Use 1 to 10 000.".formatted(count));
+      }
+      return count == null ? 1 : count;
+    }
+
+    private static Currency currency(String code) {
+      String wanted = code == null ? "EUR" : code;
+      return Currency.getAvailableCurrencies().stream()
+          .filter(currency -> currency.getCurrencyCode().equals(wanted))
+          .findFirst()
+          .orElseThrow(() -> Refusal.ofInput("“%s” is no currency.".formatted(wanted)));
+    }
+  }
+}

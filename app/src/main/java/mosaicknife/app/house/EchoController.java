@@ -1,0 +1,70 @@
+package mosaicknife.app.house;
+
+import java.util.List;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.PriceText;
+import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.UnitSystem;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Says back what was understood of a weight or a price, while it is typed and before it counts. */
+@Controller
+class EchoController {
+
+  private final HouseBook houses;
+
+  EchoController(HouseBook houses) {
+    this.houses = houses;
+  }
+
+  /** What is typed into: each reads a bare number in its own unit. */
+  enum What {
+    WEIGHT,
+    PORTION,
+    PRICE
+  }
+
+  /**
+   * What was understood.
+   *
+   * @param understood the value in both systems, empty if nothing was
+   * @param remarks what to look at
+   */
+  record Echo(String understood, List<String> remarks) {}
+
+  @GetMapping("/understood")
+  String understood(
+      @RequestParam What what, @RequestParam(defaultValue = "") String typed, Model model) {
+    model.addAttribute("echo", echo(what, typed));
+    return "shared/echo :: echo";
+  }
+
+  private Echo echo(What what, String typed) {
+    if (typed.isBlank()) {
+      return new Echo("", List.of());
+    }
+    Formats formats = houses.house().formats();
+    try {
+      if (what == What.PRICE) {
+        PriceText text = PriceText.parse(typed, formats.system().large(), formats.currency());
+        return new Echo(text.echo(), text.note().stream().toList());
+      }
+      MassText text = MassText.parse(typed, unit(what, formats.system()));
+      return new Echo(text.echo(), text.note().stream().toList());
+    } catch (QuantityFormatException problem) {
+      return new Echo("", List.of(problem.getMessage()));
+    }
+  }
+
+  private static MassUnit unit(What what, UnitSystem system) {
+    if (what == What.WEIGHT) {
+      return system.large();
+    }
+    return system == UnitSystem.METRIC ? MassUnit.GRAM : MassUnit.OUNCE;
+  }
+}

@@ -1,0 +1,8 @@
+/**
+ * The application: one package a station, each with its pages, its service and its tables.
+ *
+ * <p>A station uses another only through its public service and read-only records. Arithmetic lives
+ * in {@code mosaicknife.core}. Read first: {@link mosaicknife.app.dock.LotBook}, {@link
+ * mosaicknife.app.bench.BenchBook}.
+ */
+package mosaicknife.app;

@@ -1,0 +1,132 @@
+package mosaicknife.app.shared;
+
+import java.math.RoundingMode;
+import java.text.NumberFormat;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Currency;
+import java.util.Locale;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.quantity.UnitSystem;
+
+/**
+ * Writes numbers as this house reads them: its units, its currency, its time.
+ *
+ * @param system the units of mass
+ * @param currency the currency
+ * @param zone the time zone of the house
+ */
+public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
+
+  private static final Locale LOCALE = Locale.UK;
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", LOCALE);
+  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", LOCALE);
+
+  /**
+   * Writes a measured mass.
+   *
+   * @param mass the mass
+   * @return such as {@code 1.318 kg}
+   */
+  public String mass(Mass mass) {
+    return MassText.format(mass, system);
+  }
+
+  /**
+   * Writes an estimated mass.
+   *
+   * @param mass the mass
+   * @return such as {@code ≈ 1.318 kg}
+   */
+  public String about(Mass mass) {
+    return "≈ " + mass(mass);
+  }
+
+  /**
+   * Writes an amount of money in whole minor units.
+   *
+   * @param money the exact amount
+   * @return such as {@code €55.40}
+   */
+  public String money(ExactMoney money) {
+    return money(money, money.currency().getDefaultFractionDigits());
+  }
+
+  /**
+   * Writes an amount of money with more digits, where small differences matter.
+   *
+   * @param money the exact amount
+   * @return such as {@code €3.9574}
+   */
+  public String fineMoney(ExactMoney money) {
+    return money(money, 4);
+  }
+
+  private static String money(ExactMoney money, int decimals) {
+    NumberFormat format = NumberFormat.getCurrencyInstance(LOCALE);
+    format.setCurrency(money.currency());
+    format.setMinimumFractionDigits(decimals);
+    format.setMaximumFractionDigits(decimals);
+    format.setRoundingMode(RoundingMode.HALF_UP);
+    return format.format(money.amount());
+  }
+
+  /**
+   * Writes a price in the house's large unit.
+   *
+   * @param price the price
+   * @return such as {@code €11.40/kg}
+   */
+  public String price(UnitPrice price) {
+    ExactMoney money =
+        system.large() == MassUnit.POUND ? price.perPound() : price.perKilogram();
+    return money(money) + "/" + system.large().symbol();
+  }
+
+  /**
+   * Writes a fraction in percent with one decimal.
+   *
+   * @param fraction the fraction
+   * @return such as {@code 53.7 %}
+   */
+  public String percent(Fraction fraction) {
+    return fraction.toPercent(1, RoundingMode.HALF_UP).toPlainString() + " %";
+  }
+
+  /**
+   * Writes a date.
+   *
+   * @param date the date
+   * @return such as {@code Wed 25 Nov}
+   */
+  public String day(LocalDate date) {
+    return DAY.format(date);
+  }
+
+  /**
+   * Writes a moment as day and time of the house.
+   *
+   * @param instant the moment
+   * @return such as {@code Wed 25 Nov, 14:02}
+   */
+  public String moment(Instant instant) {
+    return DAY.format(instant.atZone(zone)) + ", " + time(instant);
+  }
+
+  /**
+   * Writes a moment as time of day.
+   *
+   * @param instant the moment
+   * @return such as {@code 14:02}
+   */
+  public String time(Instant instant) {
+    return TIME.format(instant.atZone(zone));
+  }
+}

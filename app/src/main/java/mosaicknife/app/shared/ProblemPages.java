@@ -1,0 +1,110 @@
+package mosaicknife.app.shared;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.UUID;
+import mosaicknife.core.quantity.QuantityFormatException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
+
+/** Turns what goes wrong behind a page into one plain sentence, as a page or as a fragment. */
+@ControllerAdvice(annotations = Controller.class)
+@Order(10)
+class ProblemPages {
+
+  private static final Logger LOG = LoggerFactory.getLogger(ProblemPages.class);
+
+  @ExceptionHandler(Refusal.class)
+  ModelAndView refused(Refusal refusal, HttpServletRequest request) {
+    HttpStatus status =
+        switch (refusal.kind()) {
+          case INPUT -> HttpStatus.UNPROCESSABLE_CONTENT;
+          case STALE -> HttpStatus.CONFLICT;
+          case MISSING -> HttpStatus.NOT_FOUND;
+        };
+    return page(request, status, refusal.getMessage());
+  }
+
+  @ExceptionHandler(QuantityFormatException.class)
+  ModelAndView notAQuantity(QuantityFormatException problem, HttpServletRequest request) {
+    return page(request, HttpStatus.UNPROCESSABLE_CONTENT, problem.getMessage());
+  }
+
+  @ExceptionHandler(OptimisticLockingFailureException.class)
+  ModelAndView stale(HttpServletRequest request) {
+    return page(
+        request,
+        HttpStatus.CONFLICT,
+        "Somebody else changed this since the page was opened. Nothing of yours was stored. Load"
+            + " the page again and repeat it.");
+  }
+
+  @ExceptionHandler(AccessDeniedException.class)
+  ModelAndView notAllowed(HttpServletRequest request) {
+    return page(
+        request,
+        HttpStatus.FORBIDDEN,
+        "Your role does not include this. Ask the owner or the sous chef.");
+  }
+
+  @ExceptionHandler({
+    MethodArgumentTypeMismatchException.class,
+    MissingServletRequestParameterException.class
+  })
+  ModelAndView notUnderstood(HttpServletRequest request) {
+    return page(
+        request,
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        "The request was not understood. Go back, load the page again and repeat it.");
+  }
+
+  @ExceptionHandler({
+    NoResourceFoundException.class,
+    HttpRequestMethodNotSupportedException.class
+  })
+  ModelAndView nothingHere(HttpServletRequest request) {
+    return page(request, HttpStatus.NOT_FOUND, "There is no such page. Go back to Today.");
+  }
+
+  @ExceptionHandler(DataAccessException.class)
+  ModelAndView database(DataAccessException problem, HttpServletRequest request) {
+    LOG.error("The database did not answer as expected", problem);
+    return page(
+        request,
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "The database did not answer. Nothing was stored. Wait a moment and repeat it.");
+  }
+
+  @ExceptionHandler(RuntimeException.class)
+  ModelAndView bug(RuntimeException problem, HttpServletRequest request) {
+    String mark = UUID.randomUUID().toString().substring(0, 8);
+    LOG.error("Unexpected, marked {}", mark, problem);
+    return page(
+        request,
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "Something went wrong here, it is not your doing. Nothing was stored. Tell the owner the"
+            + " mark " + mark + ".");
+  }
+
+  private static ModelAndView page(
+      HttpServletRequest request, HttpStatus status, String sentence) {
+    boolean fragment = request.getHeader("HX-Request") != null;
+    ModelAndView page = new ModelAndView(fragment ? "shared/problem :: notice" : "shared/problem");
+    page.setStatus(status);
+    page.addObject("sentence", sentence);
+    page.addObject("status", status.value());
+    return page;
+  }
+}

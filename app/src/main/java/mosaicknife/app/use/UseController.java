@@ -1,0 +1,133 @@
+package mosaicknife.app.use;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.Optional;
+import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.bench.BenchPart;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.bench.Held;
+import mosaicknife.app.bench.PurposeBook;
+import mosaicknife.app.bench.Use;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.quantity.PriceText;
+import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.UnitPrice;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The Second life station. */
+@Controller
+class UseController {
+
+  private final BenchSheets sheets;
+  private final PurposeBook purposes;
+  private final PeopleBook people;
+  private final HouseBook houses;
+
+  UseController(
+      BenchSheets sheets, PurposeBook purposes, PeopleBook people, HouseBook houses) {
+    this.sheets = sheets;
+    this.purposes = purposes;
+    this.people = people;
+    this.houses = houses;
+  }
+
+  @GetMapping("/use/{id}")
+  String use(@PathVariable long id, @RequestParam Optional<String> part, Model model) {
+    Formats formats = houses.house().formats();
+    BenchSheet sheet = sheets.get(id);
+    model.addAttribute("sheet", sheet);
+    model.addAttribute("lot", sheet.lot());
+    model.addAttribute("use", UseView.of(sheet, people.names(), formats));
+    model.addAttribute("mosaic", sheet.mosaic(Size.LARGE, formats));
+    model.addAttribute("people", people.everybody());
+    model.addAttribute("detail", part.or(() -> flashed(model)).orElse(""));
+    return "use/use";
+  }
+
+  private static Optional<String> flashed(Model model) {
+    return Optional.ofNullable((String) model.getAttribute("refusedPart"));
+  }
+
+  @PostMapping("/use/{id}/parts/{slot}")
+  String assign(
+      @PathVariable long id,
+      @PathVariable String slot,
+      @RequestParam int version,
+      @RequestParam Purpose purpose,
+      @ModelAttribute UseForm form,
+      RedirectAttributes later) {
+    try {
+      purposes.assign(id, slot, version, purpose, use(form, purpose));
+    } catch (Refusal | QuantityFormatException refusal) {
+      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
+        throw missing;
+      }
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("refusedPart", slot);
+      later.addFlashAttribute("typed", form);
+      later.addFlashAttribute("typedPurpose", purpose);
+    }
+    return "redirect:/use/" + id;
+  }
+
+  /** Gives every open part the purpose its body plan proposes, where that needs nothing more. */
+  @PostMapping("/use/{id}/usual")
+  String usual(@PathVariable long id) {
+    BenchSheet sheet = sheets.get(id);
+    for (BenchPart part : sheet.open()) {
+      sheet
+          .lot()
+          .species()
+          .plan()
+          .findSlot(part.slot())
+          .map(slot -> slot.usual())
+          .filter(purpose -> purpose != Purpose.HOLD)
+          .ifPresent(
+              purpose -> purposes.assign(id, part.slot(), part.version(), purpose, Use.PLAIN));
+    }
+    return "redirect:/use/" + id;
+  }
+
+  private Use use(UseForm form, Purpose purpose) {
+    Formats formats = houses.house().formats();
+    boolean credited = purpose == Purpose.SECOND_PLATE || purpose == Purpose.POT;
+    Optional<UnitPrice> value =
+        form.getValue().isBlank() || !credited
+            ? Optional.empty()
+            : Optional.of(
+                PriceText.parse(form.getValue(), formats.system().large(), formats.currency())
+                    .price());
+    return new Use(
+        PlainText.line(form.getBecomes(), 120, "becomes", "use"),
+        value,
+        purpose == Purpose.HOLD ? held(form) : Optional.empty());
+  }
+
+  private static Optional<Held> held(UseForm form) {
+    String place = PlainText.line(form.getPlace(), 80, "place", "place");
+    if (form.getUntil().isBlank() || place.isEmpty() || !form.getKeeper().matches("\\d{1,18}")) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(
+          new Held(LocalDate.parse(form.getUntil()), place, Long.parseLong(form.getKeeper())));
+    } catch (DateTimeParseException e) {
+      throw Refusal.ofField(
+          "until", "“%s” is no date. Choose one, such as 2026-11-28.".formatted(form.getUntil()));
+    }
+  }
+}

@@ -1,0 +1,92 @@
+package mosaicknife.app.use;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import mosaicknife.app.bench.BenchPart;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.PartClass;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * What the parts of one lot are for, ready for the template.
+ *
+ * @param rows one row per part that was weighed or is expected
+ * @param totals how much goes to each purpose
+ * @param openText how much is still without a purpose; empty if nothing is
+ */
+record UseView(List<Row> rows, List<Total> totals, String openText) {
+
+  /** One part and the purposes it may have. */
+  record Row(
+      BenchPart part,
+      String weight,
+      boolean weighed,
+      String share,
+      List<Choice> choices,
+      String value,
+      String held) {}
+
+  /** One purpose of one part. */
+  record Choice(Purpose purpose, boolean chosen, boolean allowed, boolean usual) {}
+
+  /** One purpose over all parts. */
+  record Total(Purpose purpose, String mass, String share, boolean any) {}
+
+  static UseView of(BenchSheet sheet, Map<Long, String> names, Formats formats) {
+    Mass whole = sheet.lot().purchased();
+    List<Row> rows =
+        sheet.expectedParts().stream().map(part -> row(sheet, part, names, formats)).toList();
+    List<Total> totals =
+        Stream.of(Purpose.values())
+            .map(
+                purpose -> {
+                  Mass mass = sheet.breakdown().massFor(purpose::equals);
+                  return new Total(
+                      purpose,
+                      formats.mass(mass),
+                      formats.percent(mass.dividedBy(whole)),
+                      mass.isPositive());
+                })
+            .toList();
+    Mass open = sheet.breakdown().massOf(leaf -> leaf.purpose().isEmpty());
+    return new UseView(rows, totals, open.isPositive() ? formats.mass(open) : "");
+  }
+
+  private static Row row(
+      BenchSheet sheet, BenchPart part, Map<Long, String> names, Formats formats) {
+    Optional<Purpose> usual =
+        sheet.lot().species().plan().findSlot(part.slot()).map(slot -> slot.usual());
+    Mass shown = part.isStarted() ? part.mass() : part.expected().orElse(Mass.ZERO);
+    return new Row(
+        part,
+        part.isStarted()
+            ? formats.mass(part.mass())
+            : part.expected().map(formats::about).orElse("not weighed"),
+        part.isStarted(),
+        shown.isPositive() ? formats.percent(shown.dividedBy(sheet.lot().purchased())) : "",
+        Stream.of(Purpose.values()).map(p -> choice(part, p, usual)).toList(),
+        part.value().map(formats::price).orElse(""),
+        part.held()
+            .map(
+                held ->
+                    "until %s, %s, %s"
+                        .formatted(
+                            formats.day(held.until()),
+                            held.place(),
+                            names.getOrDefault(held.keeper(), "?")))
+            .orElse(""));
+  }
+
+  private static Choice choice(BenchPart part, Purpose purpose, Optional<Purpose> usual) {
+    boolean irreducible = part.kind().nature() == PartClass.IRREDUCIBLE;
+    return new Choice(
+        purpose,
+        part.purpose().filter(purpose::equals).isPresent(),
+        !irreducible || purpose == Purpose.COMPOST || purpose == Purpose.BIN,
+        part.purpose().isEmpty() && usual.filter(purpose::equals).isPresent());
+  }
+}
