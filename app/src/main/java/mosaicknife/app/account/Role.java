@@ -14,14 +14,14 @@ public enum Role {
   BUTCHER(
       "Butcher",
       EnumSet.of(
-          Permission.RECEIVE,
-          Permission.WEIGH,
-          Permission.DECIDE_PURPOSE,
-          Permission.FINISH_LOT)),
+          Permission.RECEIVE, Permission.WEIGH, Permission.DECIDE_PURPOSE, Permission.FINISH_LOT)),
   /** Learner: weighs, and looks on. */
   LEARNER("Learner", EnumSet.of(Permission.WEIGH));
 
   private final String title;
+
+  // an enum set that is never handed out changeable
+  @SuppressWarnings("ImmutableEnumChecker")
   private final Set<Permission> permissions;
 
   Role(String title, Set<Permission> permissions) {

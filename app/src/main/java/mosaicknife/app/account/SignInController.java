@@ -43,7 +43,8 @@ class SignInController {
       @RequestParam Optional<String> out,
       Model model) {
     model.addAttribute("next", next);
-    model.addAttribute("problem", problem.map(p -> p.equals("many") ? TOO_MANY : WRONG).orElse(null));
+    model.addAttribute(
+        "problem", problem.map(p -> p.equals("many") ? TOO_MANY : WRONG).orElse(null));
     model.addAttribute("ended", ended.isPresent());
     model.addAttribute("out", out.isPresent());
     model.addAttribute("demoPeople", demo ? people.everybody() : List.of());

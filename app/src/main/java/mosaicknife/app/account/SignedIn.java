@@ -18,8 +18,7 @@ final class SignedIn implements UserDetails {
   private final String passwordHash;
   private final boolean active;
 
-  SignedIn(
-      long id, String signIn, String name, Role role, String passwordHash, boolean active) {
+  SignedIn(long id, String signIn, String name, Role role, String passwordHash, boolean active) {
     this.id = id;
     this.signIn = signIn;
     this.name = name;

@@ -50,8 +50,7 @@ public class WelcomeLink implements ApplicationRunner {
   public void run(ApplicationArguments args) {
     if (!demo && people.isEmpty()) {
       String port = environment.getProperty("local.server.port", "");
-      LOG.info(
-          "First owner: open http://127.0.0.1:{}/welcome?link={} (works once)", port, renew());
+      LOG.info("First owner: open http://127.0.0.1:{}/welcome?link={} (works once)", port, renew());
     }
   }
 

@@ -65,12 +65,16 @@ public class BenchBook {
     this.clock = clock;
   }
 
-  /** Lays out the parts of a new lot by its body plan and the state it came in. */
+  /**
+   * Lays out the parts of a new lot by its body plan and the state it came in. They are numbered
+   * anew, because a part that is already off leaves no gap in the keys of the bench.
+   */
   @EventListener
   void layOutParts(LotReceived received) {
     Lot lot = received.lot();
-    for (Share share : lot.species().sharesIn(lot.state())) {
-      parts.save(LotPartEntity.planned(lot.id(), share.slot()));
+    List<Share> shares = lot.species().sharesIn(lot.state());
+    for (int i = 0; i < shares.size(); i++) {
+      parts.save(LotPartEntity.planned(lot.id(), shares.get(i).slot(), i + 1));
     }
   }
 
@@ -94,6 +98,10 @@ public class BenchBook {
     WeighingEntity weighing =
         WeighingEntity.taken(take.id(), part.id(), take.fishNo(), take.entry(), stamp);
     Optional<WeighingEntity> last = weighings.findLastLink(part.id(), take.fishNo());
+    if (last.filter(link -> link.id().equals(take.id())).isPresent()) {
+      // its twin was stored between the first look and this one
+      return new Weighed(part.name(), take.entry().mass());
+    }
     if (last.isPresent()) {
       weighing.after(last.get(), follow(part, last.get(), take));
     }
@@ -138,8 +146,7 @@ public class BenchBook {
   /** What is cut from a part cannot outweigh it. */
   private void checkInside(Lot lot, LotPartEntity part, long parentId, Mass mass) {
     List<BenchPart> all = sheets.get(lot.id()).parts();
-    BenchPart parent =
-        all.stream().filter(p -> p.id() == parentId).findFirst().orElseThrow();
+    BenchPart parent = all.stream().filter(p -> p.id() == parentId).findFirst().orElseThrow();
     Mass siblings =
         Mass.total(
             all.stream()
@@ -152,9 +159,7 @@ public class BenchBook {
       throw Refusal.ofInput(
           "The pieces of %s would weigh %s, more than its %s. Check the figure or weigh it again."
               .formatted(
-                  parent.name(),
-                  formats.mass(siblings.plus(mass)),
-                  formats.mass(parent.mass())));
+                  parent.name(), formats.mass(siblings.plus(mass)), formats.mass(parent.mass())));
     }
   }
 
@@ -175,8 +180,7 @@ public class BenchBook {
     if (reason.isEmpty()) {
       throw Refusal.ofField(
           "reason",
-          "%s was weighed before. Say why it is weighed again, then take."
-              .formatted(part.name()));
+          "%s was weighed before. Say why it is weighed again, then take.".formatted(part.name()));
     }
     return reason;
   }
@@ -238,8 +242,7 @@ public class BenchBook {
     int number = all.stream().mapToInt(LotPartEntity::number).max().orElse(0) + 1;
     long same = all.stream().filter(p -> p.kind().equals(kind.code())).count();
     String name = same == 0 ? kind.name() : kind.name() + " " + (same + 1);
-    String slot =
-        parts.saveAndFlush(LotPartEntity.added(lotId, kind, number, name, parent)).slot();
+    String slot = parts.saveAndFlush(LotPartEntity.added(lotId, kind, number, name, parent)).slot();
     events.publishEvent(new LotChanged(lotId));
     return slot;
   }
@@ -258,8 +261,7 @@ public class BenchBook {
     if (part.isSkipped()) {
       part.expectAgain();
     } else if (sheets.get(lotId).find(slot).filter(BenchPart::isStarted).isPresent()) {
-      throw Refusal.ofInput(
-          "%s was weighed. Take the weight back first.".formatted(part.name()));
+      throw Refusal.ofInput("%s was weighed. Take the weight back first.".formatted(part.name()));
     } else {
       part.skip();
     }

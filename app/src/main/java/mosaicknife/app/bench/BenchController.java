@@ -2,7 +2,6 @@ package mosaicknife.app.bench;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.function.Supplier;
 import mosaicknife.app.bench.BenchBook.Weighed;
 import mosaicknife.app.bench.BenchPages.Place;

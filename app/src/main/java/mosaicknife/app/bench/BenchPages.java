@@ -24,11 +24,7 @@ class BenchPages {
   private final Catalogue catalogue;
 
   BenchPages(
-      BenchSheets sheets,
-      HouseBook houses,
-      Scale scale,
-      StandInPanel hands,
-      Catalogue catalogue) {
+      BenchSheets sheets, HouseBook houses, Scale scale, StandInPanel hands, Catalogue catalogue) {
     this.sheets = sheets;
     this.houses = houses;
     this.scale = scale;

@@ -116,7 +116,7 @@ public record BenchSheet(
     return MosaicPicture.of(
         tiles,
         lot.purchased(),
-        slot -> find(slot).map(part -> new PartLabel(part.name(), part.purpose())),
+        slot -> find(slot).map(part -> new PartLabel(part.number(), part.name(), part.purpose())),
         size,
         formats,
         summary);

@@ -121,17 +121,14 @@ public class BenchSheets {
     return new BenchSheet(lot, benchParts, breakdown, balance, tiles(lot, benchParts, breakdown));
   }
 
-  private BenchPart part(
-      Lot lot, LotPartEntity row, List<Taken> taken, Expectation expectation) {
+  private BenchPart part(Lot lot, LotPartEntity row, List<Taken> taken, Expectation expectation) {
     Optional<Mass> expected = expectation.find(row.slot()).map(Expectation.Expected::mass);
     boolean pooled = taken.stream().anyMatch(t -> t.fishNo() == 0);
     int missing = pooled || row.isSkipped() ? 0 : Math.max(0, lot.fish() - taken.size());
     Mass outstanding =
         expected
             .map(
-                mass ->
-                    mass.multipliedBy(
-                        Fraction.of(missing, lot.fish()), RoundingMode.HALF_EVEN))
+                mass -> mass.multipliedBy(Fraction.of(missing, lot.fish()), RoundingMode.HALF_EVEN))
             .orElse(Mass.ZERO);
     return new BenchPart(
         row.id(),
@@ -184,8 +181,7 @@ public class BenchSheets {
 
   private static Node leaf(Lot lot, BenchPart part, Taken taken) {
     boolean one = taken.fishNo() != 0 || lot.fish() == 1;
-    String name =
-        one && lot.fish() > 1 ? part.name() + ", fish " + taken.fishNo() : part.name();
+    String name = one && lot.fish() > 1 ? part.name() + ", fish " + taken.fishNo() : part.name();
     return new Node.Leaf(
         LeafIds.of(part.slot(), taken.fishNo(), lot.fish()),
         name,
@@ -200,8 +196,7 @@ public class BenchSheets {
   private static FishTiles tiles(Lot lot, List<BenchPart> parts, Breakdown breakdown) {
     Map<String, Mass> measured =
         breakdown.leaves().stream()
-            .collect(
-                Collectors.toMap(leaf -> LeafIds.slotOf(leaf.id()), Node::mass, Mass::plus));
+            .collect(Collectors.toMap(leaf -> LeafIds.slotOf(leaf.id()), Node::mass, Mass::plus));
     List<PartSoFar> soFar =
         parts.stream()
             .map(

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -39,7 +40,7 @@ class BenchStream implements SmartLifecycle {
   private final List<Listener> listeners = new CopyOnWriteArrayList<>();
   private final ScheduledExecutorService ticker = Executors.newSingleThreadScheduledExecutor();
   private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS);
-  private volatile boolean running;
+  private Future<?> ticking;
   private Formats formats;
   private long ticks;
 
@@ -120,9 +121,9 @@ class BenchStream implements SmartLifecycle {
 
   @Override
   public void start() {
-    running = true;
-    ticker.scheduleWithFixedDelay(
-        this::tickSafely, TICK_MILLIS, TICK_MILLIS, TimeUnit.MILLISECONDS);
+    ticking =
+        ticker.scheduleWithFixedDelay(
+            this::tickSafely, TICK_MILLIS, TICK_MILLIS, TimeUnit.MILLISECONDS);
   }
 
   /** One failed tick, such as a database away for a moment, must not end all later ones. */
@@ -136,7 +137,7 @@ class BenchStream implements SmartLifecycle {
 
   @Override
   public void stop() {
-    running = false;
+    ticking.cancel(false);
     ticker.shutdownNow();
     listeners.forEach(listener -> listener.emitter.complete());
     senders.shutdown();
@@ -144,6 +145,6 @@ class BenchStream implements SmartLifecycle {
 
   @Override
   public boolean isRunning() {
-    return running;
+    return ticking != null && !ticking.isCancelled();
   }
 }

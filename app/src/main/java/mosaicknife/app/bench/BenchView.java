@@ -58,10 +58,7 @@ record BenchView(
   static BenchView of(BenchSheet sheet, Optional<String> wanted, int fishNo, Formats formats) {
     Lot lot = sheet.lot();
     Optional<BenchPart> selected =
-        wanted
-            .flatMap(sheet::find)
-            .filter(part -> !part.skipped())
-            .or(() -> sheet.next(fishNo));
+        wanted.flatMap(sheet::find).filter(part -> !part.skipped()).or(() -> sheet.next(fishNo));
     Optional<Taken> previous = selected.flatMap(part -> part.find(fishNo));
     List<Integer> choices = new ArrayList<>();
     for (int fish = 1; lot.fish() > 1 && fish <= lot.fish(); fish++) {
@@ -74,11 +71,7 @@ record BenchView(
   }
 
   private static Row row(
-      BenchSheet sheet,
-      BenchPart part,
-      Optional<BenchPart> selected,
-      int fishNo,
-      Formats formats) {
+      BenchSheet sheet, BenchPart part, Optional<BenchPart> selected, int fishNo, Formats formats) {
     Optional<Taken> taken = part.find(fishNo);
     String weight =
         taken
@@ -125,19 +118,17 @@ record BenchView(
           balance.tallied().isPositive()
               ? "%d of %d parts weighed. %s still inside the fish."
                   .formatted(
-                      sheet.done(),
-                      sheet.expectedParts().size(),
-                      formats.mass(balance.remainder()))
+                      sheet.done(), sheet.expectedParts().size(), formats.mass(balance.remainder()))
               : "Nothing weighed yet. Put the first part on the scale.";
       case CLOSED ->
           "It adds up. %s not accounted for (%s), as expected."
               .formatted(
                   formats.mass(balance.remainder()), formats.percent(balance.remainderShare()));
       case OVER ->
-          "The tally is %s over the fish. Look for a tare not taken or a part weighed twice."
+          "The tally is %s over the fish: a tare not taken, a part weighed twice? Tap a part to weigh it again."
               .formatted(formats.mass(balance.remainder().abs()));
       case SHORT ->
-          "%s are missing (%s), more than drip and scales. Look for a part not weighed."
+          "%s are missing (%s), more than drip and scales: a part not weighed? Tap a part to weigh it again."
               .formatted(
                   formats.mass(balance.remainder()), formats.percent(balance.remainderShare()));
     };

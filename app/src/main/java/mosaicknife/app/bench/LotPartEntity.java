@@ -74,13 +74,13 @@ class LotPartEntity {
 
   protected LotPartEntity() {}
 
-  static LotPartEntity planned(long lotId, PartSlot slot) {
+  static LotPartEntity planned(long lotId, PartSlot slot, int number) {
     LotPartEntity part = new LotPartEntity();
     part.lotId = lotId;
     part.slot = slot.code();
     part.kind = slot.kind().code();
     part.name = slot.name();
-    part.number = slot.number();
+    part.number = number;
     part.planned = true;
     return part;
   }

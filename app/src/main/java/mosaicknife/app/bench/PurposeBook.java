@@ -51,7 +51,8 @@ public class PurposeBook {
   public void assign(long lotId, String slot, int version, Purpose purpose, Use use) {
     Lot lot = lots.get(lotId);
     if (lot.isFinished()) {
-      throw Refusal.ofInput("Lot %d is closed. Open it again before you change it.".formatted(lotId));
+      throw Refusal.ofInput(
+          "Lot %d is closed. Open it again before you change it.".formatted(lotId));
     }
     LotPartEntity part =
         parts

@@ -33,8 +33,7 @@ public class SimulatedFish {
       }
       return all;
     }
-    Mass one =
-        lot.purchased().multipliedBy(Fraction.of(1, lot.fish()), RoundingMode.DOWN);
+    Mass one = lot.purchased().multipliedBy(Fraction.of(1, lot.fish()), RoundingMode.DOWN);
     Mass mass =
         FishSimulator.draw(
                 lot.species(),

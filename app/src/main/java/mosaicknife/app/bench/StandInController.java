@@ -6,13 +6,13 @@ import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.http.ResponseEntity;
 
 /** The panel beside the scale stand-in: puts a part of the current fish on it. */
 @Controller

@@ -52,7 +52,9 @@ record CostView(
   /** The figures the eye lands on. */
   record Answer(
       String byCount,
+      String byCountExact,
       String byWeight,
+      String byWeightExact,
       long portions,
       boolean estimated,
       String target,
@@ -97,15 +99,16 @@ record CostView(
 
   private static Optional<CostSheet> costs(BenchSheet sheet, CostingSchool school) {
     Lot lot = sheet.lot();
-    return CostSheet.of(
-        school, sheet.breakdown(), lot.cost(), sheet.values(), lot.portionTarget());
+    return CostSheet.of(school, sheet.breakdown(), lot.cost(), sheet.values(), lot.portionTarget());
   }
 
   private static Answer answer(CostSheet costs, Formats formats) {
     WholePortions portions = costs.portions();
     Costing costing = costs.costing();
     return new Answer(
-        costs.portionByCount().map(formats::fineMoney).orElse("no whole portion"),
+        costs.portionByCount().map(formats::money).orElse("no whole portion"),
+        costs.portionByCount().map(formats::fineMoney).orElse(""),
+        formats.money(costs.portionByWeight()),
         formats.fineMoney(costs.portionByWeight()),
         portions.count(),
         portions.isEstimated(),
@@ -121,8 +124,7 @@ record CostView(
         costing.excess().isPositive() ? formats.money(costing.excess()) : "");
   }
 
-  private static RungRow rung(
-      CostLadder.Rung rung, Optional<CostSheet> costs, Formats formats) {
+  private static RungRow rung(CostLadder.Rung rung, Optional<CostSheet> costs, Formats formats) {
     double share = Math.min(WIDEST, rung.share().toDouble());
     return new RungRow(
         rung.step().name().toLowerCase(Locale.ROOT),
@@ -140,8 +142,7 @@ record CostView(
         (int) Math.round(share * FULL_WIDTH));
   }
 
-  private static String note(
-      CostLadder.Step step, Optional<CostSheet> costs, Formats formats) {
+  private static String note(CostLadder.Step step, Optional<CostSheet> costs, Formats formats) {
     return switch (step) {
       case INVOICED -> "what is paid for";
       case OWN_SCALE -> "what yields are counted from";
@@ -173,7 +174,7 @@ record CostView(
                   school == sheet.lot().school(),
                   costs.map(c -> formats.money(c.costing().onMains())).orElse("–"),
                   costs.map(c -> formats.price(c.ediblePrice())).orElse("–"),
-                  costs.flatMap(CostSheet::portionByCount).map(formats::fineMoney).orElse("–"));
+                  costs.flatMap(CostSheet::portionByCount).map(formats::money).orElse("–"));
             })
         .toList();
   }
@@ -220,7 +221,7 @@ record CostView(
                 new YieldRow(
                     basis.state().title(),
                     formats.mass(basis.mass()),
-                    formats.percent(Yields.yield(mains, basis)),
+                    formats.percent(Yields.share(mains, basis)),
                     basis.knowledge() == Knowledge.ESTIMATED,
                     how(basis.knowledge())))
         .toList();

@@ -111,7 +111,19 @@ class DemoData implements ApplicationRunner {
   }
 
   private void finishedHake(Named venue) {
-    Lot lot = receive(venue, "hake", State.GUTTED, 1, "4.860", "4.860", "11.40", "Grey Skerry Landings", Origin.WILD, 1, "Line-caught, for Friday's set menu");
+    Lot lot =
+        receive(
+            venue,
+            "hake",
+            State.GUTTED,
+            1,
+            "4.860",
+            "4.860",
+            "11.40",
+            "Grey Skerry Landings",
+            Origin.WILD,
+            1,
+            "Line-caught, for Friday's set menu");
     weigh(lot, "fins", "0.118");
     weigh(lot, "gills", "0.062");
     weigh(lot, "head", "0.985");
@@ -131,13 +143,29 @@ class DemoData implements ApplicationRunner {
           assign(lot, "frame", Purpose.POT, worth("white stock", "1.80"));
           assign(lot, "belly", Purpose.SECOND_PLATE, worth("glazed on the grill", "9.00"));
           assign(lot, "collar", Purpose.SECOND_PLATE, worth("counter snack, fried", "8.00"));
-          lots.costBy(lot.id(), lots.get(lot.id()).version(), CostingSchool.BY_PRODUCT_CREDIT, Mass.ofGrams(180));
+          lots.costBy(
+              lot.id(),
+              lots.get(lot.id()).version(),
+              CostingSchool.BY_PRODUCT_CREDIT,
+              Mass.ofGrams(180));
           lots.finish(lot.id(), lots.get(lot.id()).version());
         });
   }
 
   private void weighedTurbot(Named venue) {
-    Lot lot = receive(venue, "turbot", State.GUTTED, 1, "3.420", "3.404", "24.50", "Marram Quay Fish", Origin.WILD, 1, "");
+    Lot lot =
+        receive(
+            venue,
+            "turbot",
+            State.GUTTED,
+            1,
+            "3.420",
+            "3.404",
+            "24.50",
+            "Marram Quay Fish",
+            Origin.WILD,
+            1,
+            "");
     weighAll(lot);
     people.as(
         "ines",
@@ -155,12 +183,26 @@ class DemoData implements ApplicationRunner {
               new Use(
                   "stock on Saturday",
                   Optional.empty(),
-                  Optional.of(new Held(today().plusDays(3), "Blast freezer, shelf 2", people.idOf("tobiah")))));
+                  Optional.of(
+                      new Held(
+                          today().plusDays(3), "Blast freezer, shelf 2", people.idOf("tobiah")))));
         });
   }
 
   private void pollackOnTheBoard(Named venue) {
-    Lot lot = receive(venue, "pollack", State.GUTTED, 1, "3.950", "3.936", "8.20", "Holm Sound Boats", Origin.WILD, 1, "");
+    Lot lot =
+        receive(
+            venue,
+            "pollack",
+            State.GUTTED,
+            1,
+            "3.950",
+            "3.936",
+            "8.20",
+            "Holm Sound Boats",
+            Origin.WILD,
+            1,
+            "");
     for (String slot : new String[] {"fins", "gills", "head", "collar", "fillet-left"}) {
       weigh(lot, slot, fish.massOf(lot, slot, 1).inKilograms().toPlainString());
     }
@@ -170,7 +212,19 @@ class DemoData implements ApplicationRunner {
 
   /** The head was weighed on the steel tray and nobody pressed tare: the tally is over. */
   private void hakeWithAForgottenTare(Named venue) {
-    Lot lot = receive(venue, "hake", State.GUTTED, 1, "3.640", "3.640", "10.90", "Grey Skerry Landings", Origin.WILD, 0, "");
+    Lot lot =
+        receive(
+            venue,
+            "hake",
+            State.GUTTED,
+            1,
+            "3.640",
+            "3.640",
+            "10.90",
+            "Grey Skerry Landings",
+            Origin.WILD,
+            0,
+            "");
     for (BenchPart part : sheets.get(lot.id()).parts()) {
       Mass mass = fish.massOf(lot, part.slot(), 1);
       boolean onTheTray = part.slot().equals("head");
@@ -179,11 +233,34 @@ class DemoData implements ApplicationRunner {
   }
 
   private void plaiceJustReceived(Named venue) {
-    receive(venue, "plaice", State.GUTTED, 1, "1.260", "1.224", "9.80", "Marram Quay Fish", Origin.WILD, 0, "Came short of the invoice, ask for a credit");
+    receive(
+        venue,
+        "plaice",
+        State.GUTTED,
+        1,
+        "1.260",
+        "1.224",
+        "9.80",
+        "Marram Quay Fish",
+        Origin.WILD,
+        0,
+        "Came short of the invoice, ask for a credit");
   }
 
   private void threeGurnards(Named venue) {
-    Lot lot = receive(venue, "gurnard", State.UNGUTTED, 3, "2.910", "2.898", "6.40", "Holm Sound Boats", Origin.WILD, 0, "");
+    Lot lot =
+        receive(
+            venue,
+            "gurnard",
+            State.UNGUTTED,
+            3,
+            "2.910",
+            "2.898",
+            "6.40",
+            "Holm Sound Boats",
+            Origin.WILD,
+            0,
+            "");
     for (String slot : new String[] {"fins", "guts", "gills", "head"}) {
       for (int number = 1; number <= 2; number++) {
         weigh(lot, slot, number, fish.massOf(lot, slot, number).inKilograms().toPlainString());
@@ -192,7 +269,18 @@ class DemoData implements ApplicationRunner {
   }
 
   private void albacoreWaiting(Named venue) {
-    receive(venue, "albacore", State.GUTTED_AND_GILLED, 1, "14.200", "", "13.60", "Holm Sound Boats", Origin.WILD, 1, "Keep below 4 °C all the way");
+    receive(
+        venue,
+        "albacore",
+        State.GUTTED_AND_GILLED,
+        1,
+        "14.200",
+        "",
+        "13.60",
+        "Holm Sound Boats",
+        Origin.WILD,
+        1,
+        "Keep below 4 °C all the way");
   }
 
   private Lot receive(
@@ -253,8 +341,7 @@ class DemoData implements ApplicationRunner {
   }
 
   private static UnitPrice price(String perKilogram) {
-    return UnitPrice.ofPerKilogram(
-        ExactMoney.of(perKilogram, Currency.getInstance("EUR")));
+    return UnitPrice.ofPerKilogram(ExactMoney.of(perKilogram, Currency.getInstance("EUR")));
   }
 
   private LocalDate today() {

@@ -23,8 +23,8 @@ import org.slf4j.LoggerFactory;
  * A scale that is not there: a small server on a loopback socket that behaves like one.
  *
  * <p>It sends a line twenty times a second and takes the commands {@code TARE}, {@code ZERO}, and,
- * for the stand-in only, {@code LOAD <mg>}, {@code STEP <mg>} and {@code GONE <ms>}. It can also run
- * on its own: {@code java -cp … mosaicknife.app.device.ScaleStandIn <port>}.
+ * for the stand-in only, {@code LOAD <mg>}, {@code STEP <mg>} and {@code GONE <ms>}. It can also
+ * run on its own: {@code java -cp … mosaicknife.app.device.ScaleStandIn <port>}.
  */
 final class ScaleStandIn implements AutoCloseable {
 
@@ -96,7 +96,8 @@ final class ScaleStandIn implements AutoCloseable {
 
   private void send(Socket client) {
     try (client;
-        PrintWriter out = new PrintWriter(client.getOutputStream(), true, StandardCharsets.US_ASCII)) {
+        PrintWriter out =
+            new PrintWriter(client.getOutputStream(), true, StandardCharsets.US_ASCII)) {
       while (!closed && !out.checkError() && now() >= goneUntilMillis) {
         out.println(ScaleLine.write(reading()));
         Thread.sleep(INTERVAL_MILLIS);
@@ -141,8 +142,7 @@ final class ScaleStandIn implements AutoCloseable {
   }
 
   private void load(Mass mass) {
-    pan.updateAndGet(
-        p -> new Pan(p.model(), new Load(p.load().now(), mass, now()), p.tare()));
+    pan.updateAndGet(p -> new Pan(p.model(), new Load(p.load().now(), mass, now()), p.tare()));
   }
 
   private void step(Mass step) {

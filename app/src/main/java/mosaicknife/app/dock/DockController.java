@@ -56,7 +56,9 @@ class DockController {
     Map<String, String> problems = read.problems();
     if (read.receipt().isPresent()) {
       try {
-        return "redirect:/dock/" + SentTwice.survive(() -> lots.receive(read.receipt().get())).id() + "?received";
+        return "redirect:/dock/"
+            + SentTwice.survive(() -> lots.receive(read.receipt().get())).id()
+            + "?received";
       } catch (Refusal refusal) {
         problems = Map.of(refusal.field(), refusal.getMessage());
       }

@@ -97,9 +97,7 @@ public record Lot(
    * @return true if a claim is worth a thought
    */
   public boolean isShortDelivery() {
-    return shortfall()
-        .filter(gap -> gap.multipliedBy(100).compareTo(invoiced) > 0)
-        .isPresent();
+    return shortfall().filter(gap -> gap.multipliedBy(100).compareTo(invoiced) > 0).isPresent();
   }
 
   /**

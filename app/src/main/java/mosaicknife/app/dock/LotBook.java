@@ -76,8 +76,7 @@ public class LotBook {
     Named supplier = houses.addSupplier(receipt.supplier());
     LotEntity stored =
         lots.saveAndFlush(
-            new LotEntity(
-                receipt, venue.id(), supplier.id(), current.get().id(), clock.instant()));
+            new LotEntity(receipt, venue.id(), supplier.id(), current.get().id(), clock.instant()));
     Lot lot = toLot(stored);
     events.publishEvent(new LotReceived(lot));
     return lot;
@@ -200,8 +199,7 @@ public class LotBook {
   }
 
   private LotEntity find(long id) {
-    return lots
-        .findById(id)
+    return lots.findById(id)
         .orElseThrow(
             () -> Refusal.ofMissing("There is no lot %d. Choose one on Today.".formatted(id)));
   }

@@ -54,7 +54,10 @@ public class ReceiptReader {
     Formats formats = houses.house().formats();
     Optional<Species> species = field("species", problems, () -> species(form.getSpecies()));
     Optional<State> state =
-        field("state", problems, () -> choice(State.values(), form.getState(), "state", "state on arrival"));
+        field(
+            "state",
+            problems,
+            () -> choice(State.values(), form.getState(), "state", "state on arrival"));
     Optional<Integer> fish = field("fish", problems, () -> fish(form.getFish()));
     Optional<Mass> invoiced = field("invoiced", problems, () -> mass(form.getInvoiced(), formats));
     Optional<Optional<Mass>> own =
@@ -67,10 +70,16 @@ public class ReceiptReader {
                     : Optional.of(mass(form.getOwn(), formats)));
     Optional<UnitPrice> price = field("price", problems, () -> price(form.getPrice(), formats));
     Optional<String> supplier =
-        field("supplier", problems, () -> PlainText.needed(form.getSupplier(), 80, "supplier", "supplier"));
+        field(
+            "supplier",
+            problems,
+            () -> PlainText.needed(form.getSupplier(), 80, "supplier", "supplier"));
     Optional<Long> venue = field("venue", problems, () -> venue(form.getVenue()));
     Optional<Origin> origin =
-        field("origin", problems, () -> choice(Origin.values(), form.getOrigin(), "origin", "origin"));
+        field(
+            "origin",
+            problems,
+            () -> choice(Origin.values(), form.getOrigin(), "origin", "origin"));
     Optional<LocalDate> landed = field("landedOn", problems, () -> date(form.getLandedOn()));
     Optional<String> note =
         field("note", problems, () -> PlainText.line(form.getNote(), 500, "note", "note"));
@@ -121,7 +130,8 @@ public class ReceiptReader {
             ? "No fish here is called “%s”. Choose one of the list.".formatted(shortened(typed))
             : "“%s” can be several fish: %s. Choose one."
                 .formatted(
-                    shortened(typed), String.join(", ", found.stream().map(Species::name).toList())));
+                    shortened(typed),
+                    String.join(", ", found.stream().map(Species::name).toList())));
   }
 
   private static String shortened(String typed) {
@@ -133,7 +143,8 @@ public class ReceiptReader {
     return Arrays.stream(values)
         .filter(value -> value.name().equals(typed))
         .findFirst()
-        .orElseThrow(() -> Refusal.ofField(field, "The %s is missing. Choose one.".formatted(what)));
+        .orElseThrow(
+            () -> Refusal.ofField(field, "The %s is missing. Choose one.".formatted(what)));
   }
 
   private static Integer fish(String typed) {

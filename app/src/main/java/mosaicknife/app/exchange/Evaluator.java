@@ -111,7 +111,7 @@ class Evaluator {
                     basis.state(),
                     basis.mass().inGrams(),
                     basis.knowledge(),
-                    percent(Yields.yield(mains, basis))))
+                    percent(Yields.share(mains, basis))))
         .toList();
   }
 
@@ -158,8 +158,7 @@ class Evaluator {
       Currency currency = field("currency", currency("EUR"), () -> currency(request.currency()));
       UnitPrice free = new UnitPrice(ExactMoney.zero(currency));
       UnitPrice price = field("price", free, () -> price(request.price(), currency));
-      Mass target =
-          field("portionTarget", Mass.ofGrams(1), () -> mass(request.portionTarget()));
+      Mass target = field("portionTarget", Mass.ofGrams(1), () -> mass(request.portionTarget()));
       Optional<Species> species = field("species", Optional.empty(), () -> species(request));
       int fish = field("fish", 1, () -> count(request.fish()));
       List<PartRequest> parts = request.parts() == null ? List.of() : request.parts();
@@ -169,7 +168,9 @@ class Evaluator {
         addPart(i, parts.get(i), currency, nodes, values);
       }
       if (parts.size() > MOST_PARTS) {
-        problems.put("parts", "%d parts are too many; up to %d are evaluated.".formatted(parts.size(), MOST_PARTS));
+        problems.put(
+            "parts",
+            "%d parts are too many; up to %d are evaluated.".formatted(parts.size(), MOST_PARTS));
       }
       if (nodes.stream().map(Node::id).distinct().count() < nodes.size()) {
         problems.put("parts", "Two parts have the same id. Give each its own.");

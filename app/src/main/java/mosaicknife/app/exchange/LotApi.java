@@ -79,8 +79,7 @@ class LotApi {
     Lot lot =
         SentTwice.survive(
             () ->
-                lots.receive(
-                    read.receipt().orElseThrow(() -> new FieldProblems(read.problems()))));
+                lots.receive(read.receipt().orElseThrow(() -> new FieldProblems(read.problems()))));
     return get(lot.id());
   }
 

@@ -91,7 +91,7 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
                   "region "
                       + m.standing().name().toLowerCase(Locale.ROOT)
                       + m.purpose().map(p -> " p-" + p.name()).orElse(" p-OPEN"))
-          .orElse("region absent");
+          .orElse("region none");
     }
   }
 

@@ -62,7 +62,7 @@ public record MosaicPicture(
    * @param width width
    * @param height height
    * @param letter the letter of its purpose; empty if open or no room
-   * @param name its name; empty if there is no room
+   * @param name its name, or its number where there is no room for that; empty for neither
    * @param fullName its name, for the table
    * @param weight its mass as text, {@code ≈} if expected
    * @param share its share of the fish in percent
@@ -87,10 +87,11 @@ public record MosaicPicture(
   /**
    * What a tile says of its part.
    *
+   * @param number its number on the drawing
    * @param name the name of the part
    * @param purpose what it is for
    */
-  public record PartLabel(String name, Optional<Purpose> purpose) {}
+  public record PartLabel(int number, String name, Optional<Purpose> purpose) {}
 
   /**
    * Draws the mosaic of a fish.
@@ -133,8 +134,7 @@ public record MosaicPicture(
     boolean letterFits = at.width() >= LETTER_SIDE && at.height() >= LETTER_SIDE;
     boolean roomy = at.width() >= NAME_WIDTH && at.height() >= NAME_HEIGHT;
     boolean nameFits = roomy && name.length() * CHARACTER_WIDTH <= at.width() - LETTER_SIDE;
-    String letter =
-        label.isEmpty() ? "?" : purpose.map(p -> String.valueOf(p.letter())).orElse("");
+    String letter = label.isEmpty() ? "?" : purpose.map(p -> String.valueOf(p.letter())).orElse("");
     return new TilePicture(
         tile.id(),
         "tile %s %s"
@@ -146,12 +146,20 @@ public record MosaicPicture(
         pixels(at.width()),
         pixels(at.height()),
         letterFits ? letter : "",
-        nameFits ? name : "",
+        nameFits ? name : number(label, at),
         name,
         measured ? formats.mass(tile.mass()) : formats.about(tile.mass()),
         formats.percent(tile.mass().dividedBy(whole)),
         label.isEmpty() ? "" : purpose.map(Purpose::title).orElse("open"),
         roomy);
+  }
+
+  private static String number(Optional<PartLabel> label, Tile at) {
+    boolean besideLetter = at.width() >= 2.2 * LETTER_SIDE;
+    boolean alone = at.width() >= LETTER_SIDE && label.flatMap(PartLabel::purpose).isEmpty();
+    return at.height() >= LETTER_SIDE && (besideLetter || alone)
+        ? label.map(l -> String.valueOf(l.number())).orElse("")
+        : "";
   }
 
   private static String pixels(double value) {

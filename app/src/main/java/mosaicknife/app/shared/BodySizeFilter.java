@@ -80,6 +80,16 @@ class BodySizeFilter extends OncePerRequestFilter {
     }
 
     @Override
+    public int read(byte[] bytes, int offset, int length) throws IOException {
+      int count = stream.read(bytes, offset, length);
+      read += Math.max(0, count);
+      if (read > MOST_BYTES) {
+        throw new IOException("The body is larger than " + MOST_BYTES + " bytes");
+      }
+      return count;
+    }
+
+    @Override
     public boolean isFinished() {
       return stream.isFinished();
     }

@@ -85,8 +85,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
    * @return such as {@code €11.40/kg}
    */
   public String price(UnitPrice price) {
-    ExactMoney money =
-        system.large() == MassUnit.POUND ? price.perPound() : price.perKilogram();
+    ExactMoney money = system.large() == MassUnit.POUND ? price.perPound() : price.perKilogram();
     return money(money) + "/" + system.large().symbol();
   }
 
@@ -97,7 +96,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
    * @return such as {@code 53.7 %}
    */
   public String percent(Fraction fraction) {
-    return fraction.toPercent(1, RoundingMode.HALF_UP).toPlainString() + " %";
+    return fraction.toPercent(1, RoundingMode.HALF_UP).toPlainString().replace('-', '−') + " %";
   }
 
   /**

@@ -16,8 +16,7 @@ public final class PlainText {
    * @throws Refusal if it is too long
    */
   public static String line(String typed, int longest, String field, String what) {
-    String text =
-        typed == null ? "" : typed.replaceAll("[\\p{Cntrl}\\s]+", " ").strip();
+    String text = typed == null ? "" : typed.replaceAll("[\\p{Cntrl}\\s]+", " ").strip();
     if (text.length() > longest) {
       throw Refusal.ofField(
           field,

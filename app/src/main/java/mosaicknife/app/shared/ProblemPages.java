@@ -11,13 +11,13 @@ import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Controller;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
-import org.springframework.web.HttpRequestMethodNotSupportedException;
-import org.springframework.web.bind.MissingServletRequestParameterException;
 
 /** Turns what goes wrong behind a page into one plain sentence, as a page or as a fragment. */
 @ControllerAdvice(annotations = Controller.class)
@@ -70,10 +70,7 @@ class ProblemPages {
         "The request was not understood. Go back, load the page again and repeat it.");
   }
 
-  @ExceptionHandler({
-    NoResourceFoundException.class,
-    HttpRequestMethodNotSupportedException.class
-  })
+  @ExceptionHandler({NoResourceFoundException.class, HttpRequestMethodNotSupportedException.class})
   ModelAndView nothingHere(HttpServletRequest request) {
     return page(request, HttpStatus.NOT_FOUND, "There is no such page. Go back to Today.");
   }
@@ -95,11 +92,12 @@ class ProblemPages {
         request,
         HttpStatus.INTERNAL_SERVER_ERROR,
         "Something went wrong here, it is not your doing. Nothing was stored. Tell the owner the"
-            + " mark " + mark + ".");
+            + " mark "
+            + mark
+            + ".");
   }
 
-  private static ModelAndView page(
-      HttpServletRequest request, HttpStatus status, String sentence) {
+  private static ModelAndView page(HttpServletRequest request, HttpStatus status, String sentence) {
     boolean fragment = request.getHeader("HX-Request") != null;
     ModelAndView page = new ModelAndView(fragment ? "shared/problem :: notice" : "shared/problem");
     page.setStatus(status);

@@ -47,32 +47,15 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
                 .map(s -> s.balance().remainder())
                 .toList());
     List<Row> rows = sheets.stream().map(s -> row(s, formats)).toList();
-    long portions =
-        rows.stream().filter(r -> !r.lot().isFinished()).mapToLong(Row::portions).sum();
+    long portions = rows.stream().filter(r -> !r.lot().isFinished()).mapToLong(Row::portions).sum();
     return new TodayView(
         rows, decisions, inside.isPositive() ? formats.mass(inside) : "", portions);
   }
 
   private static Row row(BenchSheet sheet, Formats formats) {
     Lot lot = sheet.lot();
-    long portions =
-        WholePortions.in(sheet.breakdown().mains(), lot.portionTarget()).count();
-    boolean weighed = sheet.balance().verdict() != Verdict.OPEN;
-    String next;
-    String link;
-    if (lot.isFinished()) {
-      next = "Closed";
-      link = "/use/" + lot.id();
-    } else if (!weighed) {
-      next = sheet.balance().tallied().isPositive() ? "Go on weighing" : "Start weighing";
-      link = "/bench/" + lot.id();
-    } else if (!sheet.open().isEmpty()) {
-      next = "Decide the rest";
-      link = "/use/" + lot.id();
-    } else {
-      next = "Close the lot";
-      link = "/bench/" + lot.id();
-    }
+    long portions = WholePortions.in(sheet.breakdown().mains(), lot.portionTarget()).count();
+    Step step = step(sheet);
     return new Row(
         sheet,
         lot,
@@ -81,8 +64,29 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
         "%d of %d parts".formatted(sheet.done(), sheet.expectedParts().size()),
         sheet.balance().verdict().name(),
         portions,
-        next,
-        link);
+        step.words(),
+        step.link());
+  }
+
+  /** What comes next for a lot, and where. */
+  private record Step(String words, String link) {}
+
+  private static Step step(BenchSheet sheet) {
+    Lot lot = sheet.lot();
+    if (lot.isFinished()) {
+      return new Step("Closed", "/use/" + lot.id());
+    }
+    return switch (sheet.balance().verdict()) {
+      case OVER, SHORT -> new Step("Look at the tally", "/bench/" + lot.id());
+      case OPEN ->
+          new Step(
+              sheet.balance().tallied().isPositive() ? "Go on weighing" : "Start weighing",
+              "/bench/" + lot.id());
+      case CLOSED ->
+          sheet.open().isEmpty()
+              ? new Step("Close the lot", "/bench/" + lot.id())
+              : new Step("Decide the rest", "/use/" + lot.id());
+    };
   }
 
   private static void decide(BenchSheet sheet, List<Decision> decisions, Formats formats) {
@@ -101,7 +105,7 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
               "Look at the tally"));
     }
     List<BenchPart> open = sheet.open();
-    if (verdict != Verdict.OPEN && !open.isEmpty()) {
+    if (verdict == Verdict.CLOSED && !open.isEmpty()) {
       decisions.add(
           new Decision(
               "open",
@@ -115,7 +119,7 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
             gap ->
                 decisions.add(
                     new Decision(
-                        "short",
+                        "came-short",
                         "%s came %s short of the invoice."
                             .formatted(lot.title(), formats.mass(gap)),
                         "/dock/" + lot.id(),

@@ -37,8 +37,7 @@ class UseController {
   private final PeopleBook people;
   private final HouseBook houses;
 
-  UseController(
-      BenchSheets sheets, PurposeBook purposes, PeopleBook people, HouseBook houses) {
+  UseController(BenchSheets sheets, PurposeBook purposes, PeopleBook people, HouseBook houses) {
     this.sheets = sheets;
     this.purposes = purposes;
     this.people = people;

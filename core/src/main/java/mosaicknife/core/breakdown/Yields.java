@@ -82,7 +82,7 @@ public final class Yields {
    * @param basis the basis
    * @return the fraction, exactly
    */
-  public static Fraction yield(Mass parts, Basis basis) {
+  public static Fraction share(Mass parts, Basis basis) {
     return parts.dividedBy(basis.mass());
   }
 

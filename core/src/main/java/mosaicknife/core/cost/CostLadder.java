@@ -76,8 +76,7 @@ public record CostLadder(List<Rung> rungs) {
     return new CostLadder(rungs);
   }
 
-  private static void add(
-      List<Rung> rungs, Step step, Mass mass, ExactMoney money, Mass whole) {
+  private static void add(List<Rung> rungs, Step step, Mass mass, ExactMoney money, Mass whole) {
     if (mass.isPositive()) {
       rungs.add(new Rung(step, mass, money.per(mass), mass.dividedBy(whole)));
     }

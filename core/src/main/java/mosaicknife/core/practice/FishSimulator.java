@@ -1,6 +1,7 @@
 package mosaicknife.core.practice;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +24,11 @@ public final class FishSimulator {
 
   private static final double LEAST_OF_MEAN = 0.2;
 
+  /** The two sides of one fish are alike: most of the deviation is common to a kind of part. */
+  private static final double COMMON = 0.95;
+
+  private static final double OWN = Math.sqrt(1 - COMMON * COMMON);
+
   private FishSimulator() {}
 
   /**
@@ -39,11 +45,15 @@ public final class FishSimulator {
   public static Map<String, Mass> draw(
       Species species, State state, Mass purchased, LossNorm loss, RandomGenerator random) {
     Check.that(purchased.isPositive(), "Expected a fish above 0 g, found " + purchased);
-    double lossShare = atLeast(loss.mean(), loss.spread(), random);
+    double lossShare = atLeast(loss.mean(), loss.spread() * random.nextGaussian());
     List<Share> shares = species.sharesIn(state);
     List<Double> drawn = new ArrayList<>();
+    Map<String, Double> common = new HashMap<>();
     for (Share share : shares) {
-      drawn.add(atLeast(share.mean(), share.spread(), random));
+      double ofKind =
+          common.computeIfAbsent(share.slot().kind().code(), kind -> random.nextGaussian());
+      double deviation = COMMON * ofKind + OWN * random.nextGaussian();
+      drawn.add(atLeast(share.mean(), share.spread() * deviation));
     }
     double sum = drawn.stream().mapToDouble(Double::doubleValue).sum();
     double net = purchased.milligrams() * (1 - lossShare);
@@ -55,7 +65,7 @@ public final class FishSimulator {
     return parts;
   }
 
-  private static double atLeast(double mean, double spread, RandomGenerator random) {
-    return Math.max(LEAST_OF_MEAN * mean, mean + spread * random.nextGaussian());
+  private static double atLeast(double mean, double deviation) {
+    return Math.max(LEAST_OF_MEAN * mean, mean + deviation);
   }
 }

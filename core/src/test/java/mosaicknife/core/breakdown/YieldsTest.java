@@ -25,7 +25,7 @@ public class YieldsTest {
   public void theFilletYieldOfTheWorkedHakeIs53Point70Percent() {
     Basis basis = Yields.of(WorkedHake.breakdown(), HAKE).basis(State.GUTTED).orElseThrow();
     assertEquals(basis.knowledge(), Knowledge.MEASURED);
-    assertEquals(percent(Yields.yield(FILLETS, basis)), new BigDecimal("53.70"));
+    assertEquals(percent(Yields.share(FILLETS, basis)), new BigDecimal("53.70"));
   }
 
   @Test
@@ -35,7 +35,7 @@ public class YieldsTest {
     // 4 860 − 985 − 62 = 3 813; 2 610 / 3 813 = 68.45 %
     assertEquals(
         headed, new Basis(State.HEADED_AND_GUTTED, Mass.ofGrams(3813), Knowledge.BY_DIFFERENCE));
-    assertEquals(percent(Yields.yield(FILLETS, headed)), new BigDecimal("68.45"));
+    assertEquals(percent(Yields.share(FILLETS, headed)), new BigDecimal("68.45"));
   }
 
   @Test

@@ -78,7 +78,7 @@ public class QuantitiesTest {
   public void allocationAlwaysAddsUpAndIsNeverOffByAUnit() {
     Random random = new Random(41);
     for (int round = 0; round < 500; round++) {
-      long whole = random.nextInt(2_000_000) - 500_000;
+      long whole = random.nextInt(2_000_000) - 500_000L;
       List<Fraction> weights = new ArrayList<>();
       for (int i = 0; i <= random.nextInt(14); i++) {
         weights.add(Fraction.of(random.nextInt(5_000), 1 + random.nextInt(97)));
@@ -89,7 +89,7 @@ public class QuantitiesTest {
       assertEquals(shares.stream().mapToLong(Money::minorUnits).sum(), whole);
       for (int i = 0; i < weights.size(); i++) {
         double quota = whole * weights.get(i).dividedBy(sum).toDouble();
-        assertEquals(shares.get(i).minorUnits(), quota, 1.0);
+        assertEquals((double) shares.get(i).minorUnits(), quota, 1.0);
       }
     }
   }

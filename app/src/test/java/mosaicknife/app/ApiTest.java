@@ -1,0 +1,164 @@
+package mosaicknife.app;
+
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.hasItem;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import com.jayway.jsonpath.JsonPath;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.testng.annotations.Test;
+
+/** The API as another program sees it. */
+public class ApiTest extends WithDatabase {
+
+  private static final String HAKE =
+      """
+      {"state":"GUTTED","purchased":"4.860 kg","species":"hake","price":"11.40/kg",
+       "portionTarget":"180 g","school":"%s","parts":[
+        {"kind":"head","mass":"0.985","purpose":"POT","value":"1.80"},
+        {"kind":"gills","mass":"62 g","purpose":"COMPOST"},
+        {"kind":"frame","mass":"0.612","purpose":"POT","value":"1.80"},
+        {"kind":"fins","mass":"0.118","purpose":"COMPOST"},
+        {"kind":"belly","mass":"0.172","purpose":"SECOND_PLATE","value":"9.00"},
+        {"kind":"collar","mass":"0.214","purpose":"SECOND_PLATE","value":"8.00"},
+        {"id":"left","kind":"fillet","mass":"1.318","purpose":"PLATE"},
+        {"id":"right","kind":"fillet","mass":"1.292","purpose":"PLATE"}]}
+      """;
+
+  @Test
+  public void evaluatesTheWorkedHakeToTheDigit() throws Exception {
+    evaluate(HAKE.formatted("ALL_ON_THE_MAINS"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.balance.verdict").value("CLOSED"))
+        .andExpect(jsonPath("$.balance.remainderGrams").value(87.0))
+        .andExpect(jsonPath("$.balance.remainderPercent").value(1.7901))
+        .andExpect(jsonPath("$.yields[?(@.basis=='GUTTED')].mainsPercent", hasItem(53.7037)))
+        .andExpect(jsonPath("$.cost.ediblePricePerKilogram").value(21.227586))
+        .andExpect(jsonPath("$.cost.costFactor").value(1.862069))
+        .andExpect(jsonPath("$.cost.portions").value(14))
+        .andExpect(jsonPath("$.cost.overGrams").value(90.0))
+        .andExpect(jsonPath("$.cost.portionByWeight").value(3.820966))
+        .andExpect(jsonPath("$.cost.portionByCount").value(3.957429));
+    evaluate(HAKE.formatted("BY_PRODUCT_CREDIT"))
+        .andExpect(jsonPath("$.cost.credit").value(6.1346))
+        .andExpect(jsonPath("$.cost.onMains").value(49.2694))
+        .andExpect(jsonPath("$.cost.portionByCount").value(3.519243));
+  }
+
+  @Test
+  public void namesEveryFieldItDoesNotUnderstand() throws Exception {
+    evaluate(
+            """
+            {"purchased":"abc","price":"11.40/box","portionTarget":"-1","currency":"XQQ",
+             "parts":[{"kind":"fin of a shark","mass":"1 kg"},{"kind":"fillet","mass":"10 t"}]}
+            """)
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(content().contentType(MediaType.APPLICATION_PROBLEM_JSON))
+        .andExpect(jsonPath("$.fields.state").value("The state is missing."))
+        .andExpect(jsonPath("$.fields.purchased", containsString("“abc” is not a number")))
+        .andExpect(jsonPath("$.fields.portionTarget", containsString("below zero")))
+        .andExpect(jsonPath("$.fields['parts[0]']", containsString("is no part kind")))
+        .andExpect(jsonPath("$.fields['parts[1]']", containsString("“t” is not a unit")));
+    evaluate("{\"state\": \"FLOATING\"").andExpect(status().isBadRequest());
+  }
+
+  @Test
+  public void aTokenIsNeededAndCarriesItsRole() throws Exception {
+    mvc.perform(get("/api/v1/lots"))
+        .andExpect(status().isUnauthorized())
+        .andExpect(content().contentType(MediaType.APPLICATION_PROBLEM_JSON));
+    mvc.perform(get("/api/v1/lots").header("Authorization", "Bearer made-up"))
+        .andExpect(status().isUnauthorized());
+    mvc.perform(json(post("/api/v1/tokens"), "{\"name\":\"ines\",\"password\":\"wrong\"}"))
+        .andExpect(status().isUnprocessableContent());
+    mvc.perform(as("ines", get("/api/v1/lots/1")))
+        .andExpect(jsonPath("$.pricePerKilogram").value(11.4));
+    mvc.perform(as("maren", get("/api/v1/lots/1")))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.pricePerKilogram").doesNotExist());
+    mvc.perform(as("maren", json(post("/api/v1/lots"), lot(UUID.randomUUID()))))
+        .andExpect(status().isForbidden());
+  }
+
+  @Test
+  public void receivesALotAndWeighsItOnce() throws Exception {
+    String body = lot(UUID.randomUUID());
+    String created =
+        mvc.perform(as("tobiah", json(post("/api/v1/lots"), body)))
+            .andExpect(status().isCreated())
+            .andExpect(jsonPath("$.species").value("pollack"))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    Integer id = JsonPath.read(created, "$.id");
+    mvc.perform(as("tobiah", json(post("/api/v1/lots"), body)))
+        .andExpect(jsonPath("$.id").value(id));
+
+    String weighings = "/api/v1/lots/" + id + "/weighings";
+    String head =
+        "{\"id\":\"%s\",\"part\":\"head\",\"mass\":\"1 lb 4 oz\"}".formatted(UUID.randomUUID());
+    for (int twice = 0; twice < 2; twice++) {
+      mvc.perform(as("tobiah", json(post(weighings), head)))
+          .andExpect(status().isCreated())
+          // 20 oz = 566.990 g
+          .andExpect(jsonPath("$.talliedGrams").value(566.99));
+    }
+    mvc.perform(as("tobiah", get(weighings)))
+        .andExpect(jsonPath("$.length()").value(1))
+        .andExpect(jsonPath("$[0].typed").value("1 lb 4 oz"));
+    mvc.perform(as("tobiah", json(post(weighings), "{\"part\":\"head\",\"mass\":\"1.2 kg\"}")))
+        .andExpect(status().isConflict())
+        .andExpect(jsonPath("$.detail", containsString("Head was already weighed")));
+    mvc.perform(as("tobiah", get("/api/v1/lots/987654"))).andExpect(status().isNotFound());
+  }
+
+  @Test
+  public void describesItselfByOpenApi() throws Exception {
+    mvc.perform(get("/api/v1/openapi"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.paths['/api/v1/evaluate/breakdown'].post.summary").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/lots/{id}/weighings'].post.summary").exists());
+  }
+
+  private ResultActions evaluate(String body) throws Exception {
+    return mvc.perform(as("ines", json(post("/api/v1/evaluate/breakdown"), body)));
+  }
+
+  private static String lot(UUID id) {
+    return """
+        {"id":"%s","species":"lythe","state":"GUTTED","fish":"1","invoiced":"3.950 kg",
+         "price":"8.20/kg","supplier":"Holm Sound Boats","venue":"1","origin":"WILD",
+         "landedOn":"%s"}
+        """
+        .formatted(id, LocalDate.now(ZoneOffset.UTC));
+  }
+
+  private static MockHttpServletRequestBuilder json(
+      MockHttpServletRequestBuilder request, String body) {
+    return request.contentType(MediaType.APPLICATION_JSON).content(body);
+  }
+
+  private MockHttpServletRequestBuilder as(String name, MockHttpServletRequestBuilder request)
+      throws Exception {
+    String answer =
+        mvc.perform(
+                json(
+                    post("/api/v1/tokens"),
+                    "{\"name\":\"%s\",\"password\":\"port-sallow-demo\"}".formatted(name)))
+            .andExpect(status().isOk())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    String token = JsonPath.read(answer, "$.token");
+    return request.header("Authorization", "Bearer " + token);
+  }
+}

@@ -1,0 +1,29 @@
+package mosaicknife.app;
+
+import mosaicknife.app.account.DemoPeople;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** One application context on one fresh database with the demo, shared by all tests of the app. */
+@SpringBootTest
+@AutoConfigureMockMvc
+public abstract class WithDatabase extends AbstractTestNGSpringContextTests {
+
+  @Autowired protected MockMvc mvc;
+  @Autowired protected DemoPeople people;
+
+  @DynamicPropertySource
+  static void database(DynamicPropertyRegistry registry) {
+    String url = TestDatabase.fresh("mosaic_app_test");
+    registry.add("spring.datasource.url", () -> url);
+    registry.add("spring.datasource.username", TestDatabase::user);
+    registry.add("spring.datasource.password", TestDatabase::password);
+    registry.add("mosaic.demo", () -> "true");
+    registry.add("mosaic.scale.stand-in", () -> "true");
+  }
+}

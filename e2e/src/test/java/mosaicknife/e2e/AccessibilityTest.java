@@ -1,0 +1,84 @@
+package mosaicknife.e2e;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.AxeResults;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Every page under an accessibility scan, light and dark, wide and narrow. */
+public class AccessibilityTest extends InBrowser {
+
+  private static final List<String> PAGES =
+      List.of(
+          "/",
+          "/dock/receive",
+          "/dock/5",
+          "/bench",
+          "/bench/2",
+          "/bench/4",
+          "/bench/6",
+          "/cost/1",
+          "/cost/5",
+          "/use/2",
+          "/house",
+          "/nowhere");
+
+  @DataProvider
+  Object[][] looks() {
+    return new Object[][] {
+      {1280, 800, ColorScheme.LIGHT}, {1280, 800, ColorScheme.DARK}, {390, 844, ColorScheme.LIGHT}
+    };
+  }
+
+  @Test(dataProvider = "looks")
+  public void noPageHasASeriousFinding(int width, int height, ColorScheme scheme) {
+    Page page = tablet(width, height, scheme);
+    page.navigate(address("/sign-in"));
+    scan(page, "/sign-in");
+    signIn(page, "adaeze");
+    for (String path : PAGES) {
+      page.navigate(address(path));
+      scan(page, path);
+      int wide = (int) page.evaluate("() => document.documentElement.scrollWidth");
+      assertTrue(wide <= width, path + " is " + wide + " px wide on a screen of " + width);
+    }
+  }
+
+  @Test
+  public void theMosaicHasATableThatSaysTheSame() {
+    Page page = signedIn("ines");
+    page.navigate(address("/use/1"));
+    int tiles = page.locator(".mosaic .tile").count();
+    assertEquals(page.locator(".mosaic tbody tr").count(), tiles);
+    assertTrue(page.locator(".mosaic tbody").textContent().contains("Left fillet"));
+  }
+
+  @Test
+  public void withoutScriptThePagesStillWork() {
+    Page page = signedIn("tobiah");
+    page.route("**/*.js", route -> route.abort());
+    page.navigate(address("/bench/7"));
+    page.fill("#typed", "350 g");
+    page.click("#take-typed");
+    page.waitForURL(address -> address.contains("/bench/7"));
+    assertEquals(page.locator(".tally tr.weighed").count(), 1);
+  }
+
+  private static void scan(Page page, String path) {
+    AxeResults results = new AxeBuilder(page).analyze();
+    assertFalse(results.getPasses().isEmpty(), "the scan of " + path + " looked at nothing");
+    List<String> serious =
+        results.getViolations().stream()
+            .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+            .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
+            .toList();
+    assertEquals(serious, List.of(), path);
+  }
+}

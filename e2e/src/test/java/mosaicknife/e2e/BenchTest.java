@@ -1,0 +1,252 @@
+package mosaicknife.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
+import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.bench.WeighingFact;
+import mosaicknife.app.device.Scale;
+import org.testng.annotations.Test;
+
+/** The bench under wet gloves, hasty thumbs, other tablets, and a scale that misbehaves. */
+public class BenchTest extends InBrowser {
+
+  private static final int POLLACK = 3;
+  private static final int FORGOTTEN_TARE = 4;
+  private static final int PLAICE = 5;
+  private static final int GURNARDS = 6;
+  private static final int ALBACORE = 7;
+
+  @Test
+  public void aDoubleTapIsOneWeighing() {
+    Page page = bench("tobiah", PLAICE);
+    putOn(page);
+    assertThat(page.locator("#take-button")).isEnabled();
+    page.dblclick("#take-button");
+    assertThat(page.locator("#live-words")).hasText("taken: put the next part on");
+    assertThat(page.locator("#take-button")).isDisabled();
+    assertThat(page.locator(".tally tr.weighed")).hasCount(1);
+    assertEquals(facts(PLAICE).size(), 1);
+  }
+
+  @Test(dependsOnMethods = "aDoubleTapIsOneWeighing")
+  public void theKeysWorkTheBench() {
+    Page page = bench("tobiah", PLAICE);
+    int before = facts(PLAICE).size();
+    page.keyboard().press("5");
+    assertThat(page.locator(".tally tr.chosen .number")).hasText("5");
+    page.keyboard().press("ArrowRight");
+    assertThat(page.locator(".tally tr.chosen .number")).hasText("6");
+    page.keyboard().press("ArrowLeft");
+    assertThat(page.locator(".tally tr.chosen .number")).hasText("5");
+    putOn(page);
+    page.click("#stand-in summary");
+    page.locator("#main").focus();
+    assertThat(page.locator("#take-button")).isEnabled();
+    page.keyboard().press("Space");
+    assertThat(page.locator(".tally tr.weighed")).hasCount(2);
+    page.keyboard().press("z");
+    assertThat(page.locator(".tally tr.weighed")).hasCount(1);
+    assertEquals(facts(PLAICE).size(), before + 2, "the weighing and its taking back are kept");
+    page.keyboard().press("?");
+    assertThat(page.locator("#help")).isVisible();
+    page.keyboard().press("Escape");
+    assertThat(page.locator("#help")).isHidden();
+  }
+
+  @Test
+  public void readingsReachThePageWithinTwoHundredMilliseconds() {
+    Map<Long, Long> arrived = new ConcurrentHashMap<>();
+    Page page = bench("tobiah", ALBACORE);
+    try (Scale.Subscription ignored =
+        bean(Scale.class)
+            .listen(
+                reading ->
+                    reading.ifPresent(r -> arrived.put(r.number(), System.currentTimeMillis())))) {
+      page.evaluate(
+          """
+          () => { window.seen = []; const live = document.getElementById('live');
+            new MutationObserver(() => window.seen.push([Number(document.getElementById('reading').value), Date.now()]))
+              .observe(live, { subtree: true, childList: true, characterData: true, attributes: true }); }
+          """);
+      for (int i = 0; i < 4; i++) {
+        putOn(page);
+        assertThat(page.locator("#live-words")).hasText("steady");
+        page.click("#stand-in button[value=off]");
+        assertThat(page.locator("#live-words")).hasText("empty");
+      }
+    }
+    @SuppressWarnings("unchecked")
+    List<List<Number>> seen = (List<List<Number>>) page.evaluate("() => window.seen");
+    List<Long> delays =
+        seen.stream()
+            .filter(pair -> arrived.containsKey(pair.get(0).longValue()))
+            .map(pair -> pair.get(1).longValue() - arrived.get(pair.get(0).longValue()))
+            .sorted()
+            .toList();
+    assertTrue(delays.size() > 20, "only " + delays.size() + " readings seen");
+    long high = delays.get((int) (delays.size() * 0.95));
+    System.getLogger("bench").log(System.Logger.Level.INFO, "95 % of readings within {0} ms", high);
+    assertTrue(high <= 200, "95 % of the readings came within " + high + " ms");
+  }
+
+  @Test
+  public void aTareNotTakenIsSeenAndAPartIsCorrectedWithAReason() {
+    Page page = bench("tobiah", FORGOTTEN_TARE);
+    assertThat(page.locator(".verdict.over")).containsText("over the fish");
+    assertThat(page.locator(".mosaic.cracked .crack-edge")).isVisible();
+    page.click(".tally a:has-text('Head')");
+    assertThat(page.locator(".next-part .was")).containsText("was ");
+    page.fill("#typed", "724 g");
+    page.click("#take-typed");
+    assertThat(page.locator(".notice.alarm")).containsText("Say why it is weighed again");
+    assertThat(page.locator("#typed")).hasValue("724 g");
+    page.locator(".reasons .pick:has-text('wrong tare')").click();
+    page.click("#take-typed");
+    assertThat(page.locator(".tally tr:has-text('Head') .flags")).containsText("↻");
+    assertThat(page.locator(".verdict.over")).hasCount(0);
+  }
+
+  @Test
+  public void aScaleThatIsOverloadedOrGoneCannotBeTakenAndComesBack() {
+    Page page = bench("tobiah", ALBACORE);
+    openStandIn(page);
+    page.click("#stand-in button[value=over]");
+    assertThat(page.locator("#live-words")).hasText("overloaded: take something off");
+    assertThat(page.locator("#take-button")).isDisabled();
+    page.click("#stand-in button[value=gone]");
+    assertThat(page.locator("#live-words")).hasText("no scale: type the weight");
+    assertThat(page.locator("#take-button")).isDisabled();
+    page.fill("#typed", "0.3 kg");
+    page.click("#take-typed");
+    assertThat(page.locator(".tally tr.weighed .flags")).containsText("⌨");
+    assertThat(page.locator("#live-words"))
+        .hasText(
+            Pattern.compile("steady|empty|overloaded.*|settling"),
+            new LocatorAssertions.HasTextOptions().setTimeout(12_000));
+    openStandIn(page);
+    page.click("#stand-in button[value=off]");
+    assertThat(page.locator("#live-words")).hasText("empty");
+  }
+
+  @Test
+  public void tareTakesTheTrayOff() {
+    Page page = bench("tobiah", GURNARDS);
+    openStandIn(page);
+    page.click("#stand-in button[value=tray]");
+    assertThat(page.locator("#live-figure")).hasText("212");
+    assertThat(page.locator("#live-words")).hasText("steady");
+    page.keyboard().press("t");
+    assertThat(page.locator("#live-figure")).hasText("0");
+    assertThat(page.locator("#live-tare")).hasText("tare 212 g");
+    openStandIn(page);
+    page.click("#stand-in button[value=tray]");
+    assertThat(page.locator("#live-words")).hasText("below zero: tare again");
+    assertThat(page.locator("#take-button")).isDisabled();
+    page.keyboard().press("t");
+    assertThat(page.locator("#live-tare")).hasText("");
+  }
+
+  @Test
+  public void fishOfOneLotAreWeighedOneByOneOrTogether() {
+    Page page = bench("tobiah", GURNARDS);
+    page.click(".chip:has-text('Fish 3')");
+    assertThat(page.locator(".chip[aria-current]")).hasText("Fish 3");
+    assertThat(page.locator(".tally tr.weighed")).hasCount(0);
+    page.fill("#typed", "30 g");
+    page.click("#take-typed");
+    assertThat(page.locator(".tally tr.weighed")).hasCount(1);
+    page.click(".chip:has-text('All together')");
+    page.click(".tally a:has-text('Frame')");
+    page.fill("#typed", "0.4 kg");
+    page.click("#take-typed");
+    assertThat(page.locator("#said")).hasText("Frame 400 g taken.");
+  }
+
+  @Test
+  public void anEndedSessionLosesNothingThatWasTyped() {
+    Page page = bench("tobiah", POLLACK);
+    String part = page.locator(".next-part b").textContent();
+    page.fill("#typed", "612 g");
+    jdbc().sql("delete from spring_session").update();
+    page.click("#take-typed");
+    page.waitForURL(Pattern.compile(".*/sign-in.*"));
+    assertThat(page.locator(".notice")).containsText("what you typed is waiting for you");
+    signIn(page, "tobiah");
+    assertThat(page.locator(".next-part b")).hasText(part);
+    assertThat(page.locator("#typed")).hasValue("612 g");
+    int before = facts(POLLACK).size();
+    page.click("#take-typed");
+    assertThat(page.locator("#said")).hasText(part + " 612 g taken.");
+    assertEquals(facts(POLLACK).size(), before + 1);
+  }
+
+  @Test(dependsOnMethods = "anEndedSessionLosesNothingThatWasTyped")
+  public void aStalePageIsToldWhoWasQuickerAndAnotherTabletSeesTheNews() {
+    Page news = bench("ines", POLLACK);
+    Page deaf = tablet();
+    deaf.route("**/stream", route -> route.abort());
+    signIn(deaf, "maren");
+    deaf.navigate(address("/bench/" + POLLACK));
+    Page quick = bench("tobiah", POLLACK);
+
+    String part = quick.locator(".next-part b").textContent();
+    quick.fill("#typed", "150 g");
+    quick.click("#take-typed");
+    assertThat(news.locator(".tally tr:has-text('" + part + "') .weight")).hasText("150 g");
+
+    deaf.fill("#typed", "160 g");
+    deaf.click("#take-typed");
+    assertThat(deaf.locator(".notice.alarm"))
+        .containsText(part + " was already weighed: 150 g by Tobiah Lund");
+    assertThat(deaf.locator("#typed")).hasValue("160 g");
+    assertThat(deaf.locator(".tally tr:has-text('" + part + "') .weight")).hasText("150 g");
+  }
+
+  @Test
+  public void whatIsTypedSurvivesAReloadAndAServerThatIsAway() {
+    Page page = bench("tobiah", ALBACORE);
+    page.fill("#typed", "2.345 kg");
+    page.reload();
+    assertThat(page.locator("#typed")).hasValue("2.345 kg");
+    page.route("**/weighings", route -> route.abort());
+    page.click("#take-typed");
+    assertThat(page.locator("#offline")).isVisible();
+    assertThat(page.locator("#typed")).hasValue("2.345 kg");
+    page.unroute("**/weighings");
+    page.click("#take-typed");
+    assertThat(page.locator("#offline")).isHidden();
+    assertThat(page.locator("#said")).containsText("2.345 kg taken.");
+  }
+
+  private Page bench(String person, int lot) {
+    Page page = signedIn(person);
+    page.navigate(address("/bench/" + lot));
+    assertThat(page.locator("#live-words")).not().hasText("no connection: the bench tries again");
+    return page;
+  }
+
+  private static void openStandIn(Page page) {
+    Locator panel = page.locator("#stand-in");
+    if (panel.getAttribute("open") == null) {
+      panel.locator("summary").click();
+    }
+  }
+
+  private static void putOn(Page page) {
+    openStandIn(page);
+    page.click("#stand-in button[value=put]");
+  }
+
+  private List<WeighingFact> facts(int lot) {
+    return bean(BenchSheets.class).facts(lot);
+  }
+}

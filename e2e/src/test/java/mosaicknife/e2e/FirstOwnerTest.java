@@ -1,0 +1,74 @@
+package mosaicknife.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import org.testng.annotations.Test;
+
+/** A house without demo: from the one-time link to the first fish. */
+public class FirstOwnerTest extends InBrowser {
+
+  private static final String LINK = "the-link-that-was-printed";
+
+  @Override
+  boolean withDemo() {
+    return false;
+  }
+
+  @Test
+  public void theFirstOwnerFoundsTheHouseOnceAndReceivesTheFirstFish() throws Exception {
+    jdbc()
+        .sql("insert into welcome_link (token_hash, created_at) values (?, now())")
+        .param(sha256(LINK))
+        .update();
+    Page page = tablet();
+    page.navigate(address("/sign-in"));
+    assertThat(page.locator(".demo-people")).hasCount(0);
+    page.navigate(address("/welcome?link=made-up"));
+    assertThat(page.locator(".notice.alarm")).containsText("This link was used or has ended.");
+
+    page.navigate(address("/welcome?link=" + LINK));
+    page.fill("#house", "Saltmarsh Row");
+    page.fill("#venue", "Lantern House");
+    page.fill("#name", "Adaeze Pell");
+    page.fill("#signIn", "Adaeze");
+    page.fill("#password", "short");
+    page.click("button:has-text('Open the house')");
+    assertThat(page.locator(".notice.alarm")).containsText("at least 10 characters");
+    assertThat(page.locator("#house")).hasValue("Saltmarsh Row");
+    page.fill("#password", "port-sallow-demo");
+    page.click("button:has-text('Open the house')");
+    signIn(page, "adaeze");
+    assertThat(page.locator(".empty")).containsText("No fish yet");
+
+    page.click("text=Receive the first lot");
+    page.click(".pick:has-text('Turbot')");
+    page.locator(".states .pick").nth(0).click();
+    page.click(".pick:has-text('Farmed')");
+    page.fill("#invoiced", "3.4");
+    page.fill("#price", "24.50");
+    page.fill("#supplier", "Marram Quay Fish");
+    page.click("button:has-text('Receive the lot')");
+    assertThat(page.locator(".notice.good")).containsText("Turbot is received: 3.400 kg.");
+
+    page.navigate(address("/house"));
+    page.fill("#p-name", "Tobiah Lund");
+    page.fill("#p-sign", "tobiah");
+    page.fill("#p-pass", "port-sallow-demo");
+    page.click("button:has-text('Add'):near(#p-pass)");
+    assertThat(page.locator("table.plain")).containsText("Tobiah Lund");
+
+    page.navigate(address("/welcome?link=" + LINK));
+    assertThat(page.locator(".notice.alarm")).containsText("This link was used or has ended.");
+  }
+
+  private static String sha256(String text) throws NoSuchAlgorithmException {
+    return HexFormat.of()
+        .formatHex(
+            MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
+  }
+}

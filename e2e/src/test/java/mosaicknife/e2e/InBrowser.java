@@ -1,0 +1,157 @@
+package mosaicknife.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import mosaicknife.app.MosaicKnifeApplication;
+import mosaicknife.app.TestDatabase;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.testng.Assert;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeClass;
+
+/** The real application on a fresh database, and Debian's Chromium in front of it. */
+abstract class InBrowser {
+
+  private static final List<String> FLAGS =
+      List.of(
+          "--no-sandbox",
+          "--disable-gpu",
+          "--disable-quic",
+          "--no-first-run",
+          "--disable-background-networking",
+          "--disable-component-update",
+          "--disable-sync");
+
+  private final List<BrowserContext> contexts = new ArrayList<>();
+  private final List<String> complaints = new ArrayList<>();
+  private Playwright playwright;
+  private Browser browser;
+  private String url;
+  private int port;
+  ConfigurableApplicationContext app;
+
+  /** Whether the demo is loaded, and so which people can sign in. */
+  boolean withDemo() {
+    return true;
+  }
+
+  @BeforeClass
+  void startAll() {
+    url = TestDatabase.fresh("mosaic_" + getClass().getSimpleName().toLowerCase());
+    startApplication(0);
+    playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(FLAGS));
+  }
+
+  private void startApplication(int wantedPort) {
+    app =
+        SpringApplication.run(
+            MosaicKnifeApplication.class,
+            "--server.port=" + wantedPort,
+            "--spring.datasource.url=" + url,
+            "--spring.datasource.username=" + TestDatabase.user(),
+            "--spring.datasource.password=" + TestDatabase.password(),
+            "--mosaic.demo=" + withDemo(),
+            "--mosaic.scale.stand-in=" + withDemo());
+    port = Integer.parseInt(app.getEnvironment().getProperty("local.server.port", "0"));
+  }
+
+  /** Stops the application and starts it again on the same database and port. */
+  void restart() {
+    app.close();
+    startApplication(port);
+  }
+
+  String address(String path) {
+    return "http://127.0.0.1:" + port + path;
+  }
+
+  <T> T bean(Class<T> type) {
+    return app.getBean(type);
+  }
+
+  JdbcClient jdbc() {
+    return bean(JdbcClient.class);
+  }
+
+  /** A tablet of its own: no cookies, no storage. */
+  Page tablet() {
+    return tablet(1280, 800, ColorScheme.LIGHT);
+  }
+
+  Page tablet(int width, int height, ColorScheme scheme) {
+    BrowserContext context =
+        browser.newContext(
+            new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setColorScheme(scheme)
+                .setLocale("en-GB"));
+    contexts.add(context);
+    Page page = context.newPage();
+    page.setDefaultTimeout(15_000);
+    page.onPageError(complaints::add);
+    page.onConsoleMessage(
+        message -> {
+          // a refused form answers 4xx, which the console reports as an error of its own
+          boolean refusal = message.text().contains("the server responded with a status of 4");
+          if (message.type().equals("error") && !refusal && !message.text().contains("ERR_")) {
+            complaints.add(message.text());
+          }
+        });
+    return page;
+  }
+
+  Page signedIn(String name) {
+    Page page = tablet();
+    signIn(page, name);
+    return page;
+  }
+
+  void signIn(Page page, String name) {
+    if (!page.url().contains("/sign-in")) {
+      page.navigate(address("/sign-in"));
+    }
+    page.fill("#name", name);
+    page.fill("#password", "port-sallow-demo");
+    page.click("button:has-text('Sign in')");
+    page.waitForURL(address -> !address.contains("/sign-in"));
+  }
+
+  @AfterMethod(alwaysRun = true)
+  void closeTablets() {
+    contexts.forEach(BrowserContext::close);
+    contexts.clear();
+    List<String> heard = List.copyOf(complaints);
+    complaints.clear();
+    Assert.assertEquals(heard, List.of(), "the browser complained");
+  }
+
+  @AfterClass(alwaysRun = true)
+  void stopAll() {
+    if (playwright != null) {
+      playwright.close();
+    }
+    if (app != null) {
+      app.close();
+    }
+  }
+}
