@@ -41,56 +41,79 @@
   listen();
   window.addEventListener("pagehide", function () { stream.close(); });
 
-  // news: another tablet weighed, or this one did
+  // one turn after the other: what was asked for last is what is shown
+  let turn = 0;
   let waiting = null;
+  const hrefOf = function (data) {
+    return "/bench/" + lot + "?fish=" + data.fish + (data.part ? "&part=" + encodeURIComponent(data.part) : "");
+  };
+  const load = async function (href, chosenByHand) {
+    const mine = ++turn;
+    clearTimeout(waiting);
+    let answer = null;
+    try { answer = await fetch(href, { headers: { "HX-Request": "true" } }); } catch (e) { answer = null; }
+    if (mine !== turn) return;
+    if (answer && answer.ok) {
+      const box = document.createElement("template");
+      box.innerHTML = await answer.text(); // our own fragment
+      if (mine !== turn) return;
+      remember();
+      sheet().replaceWith(box.content.firstElementChild);
+      htmx.process(sheet());
+      document.dispatchEvent(new Event("htmx:afterSwap"));
+    } else if (chosenByHand) {
+      location.href = href; // the whole page: it asks to sign in, or says what is wrong
+    }
+  };
+  document.addEventListener("htmx:beforeRequest", function () { turn++; clearTimeout(waiting); });
+
+  // news: another tablet weighed, or this one did
   const refresh = function () {
     clearTimeout(waiting);
     waiting = setTimeout(function () {
-      if (document.querySelector(".htmx-request")) { refresh(); return; }
-      const now = sheet().dataset;
-      const part = now.part ? "&part=" + encodeURIComponent(now.part) : "";
-      htmx.ajax("GET", "/bench/" + lot + "?fish=" + now.fish + part, { target: "#sheet", swap: "outerHTML" });
+      if (document.querySelector(".htmx-request")) refresh();
+      else load(hrefOf(sheet().dataset), false);
     }, 150);
   };
 
   // what was opened stays open, what was chosen stays chosen
   let open = [];
   let chosen = {};
-  document.addEventListener("htmx:beforeSwap", function () {
+  let focused = null;
+  const remember = function () {
     open = Array.from(document.querySelectorAll("#sheet details[open]"), function (d) { return d.id; });
     chosen = { part: sheet().dataset.part, reason: document.querySelector("#sheet input[name=reason]:checked")?.value };
-  });
+    focused = sheet().contains(document.activeElement) ? document.activeElement.id : null;
+  };
+  document.addEventListener("htmx:beforeSwap", remember);
   document.addEventListener("htmx:afterSwap", function () {
     open.forEach(function (id) { const details = id && byId(id); if (details) details.open = true; });
     if (chosen.reason && chosen.part === sheet().dataset.part) {
       const again = document.querySelector('#sheet input[name=reason][value="' + chosen.reason + '"]');
       if (again) again.checked = true;
     }
+    if (focused && byId(focused)) byId(focused).focus({ preventScroll: true });
     if (last) show(last);
     const said = sheet().dataset.said || document.querySelector("#sheet .notice.alarm")?.textContent;
     if (said) byId("said").textContent = said;
-    history.replaceState(null, "", "/bench/" + lot + "?fish=" + sheet().dataset.fish + (sheet().dataset.part ? "&part=" + sheet().dataset.part : ""));
+    history.replaceState(null, "", hrefOf(sheet().dataset));
   });
   // a reading that was just taken is not offered again before the server says so
   document.addEventListener("htmx:beforeRequest", function (event) {
     if (event.target.id === "take" && last) last = Object.assign({}, last, { takeable: false });
   });
 
-  // any part is one tap away, on the drawing and in the mosaic
+  // any part is one tap away: on the drawing, in the mosaic, in the list
   document.addEventListener("click", function (event) {
+    if (event.ctrlKey || event.metaKey) return;
+    const link = event.target.closest(".tag, .tally th a, .chip[href]");
     const region = event.target.closest(".fish .region[data-slot], .mosaic .tile[data-slot]");
-    if (region) choose(region.dataset.slot);
-  });
-  const choose = function (slot) {
-    const link = document.querySelector('.fish .tag[data-slot="' + slot + '"]');
-    const href = link ? link.getAttribute("href") : "/bench/" + lot + "?fish=" + sheet().dataset.fish + "&part=" + encodeURIComponent(slot);
-    if (slot !== "remainder") htmx.ajax("GET", href, { target: "#sheet", swap: "outerHTML" });
-  };
-  document.addEventListener("click", function (event) {
-    const link = event.target.closest(".tag, .tally th a, .chip");
-    if (!link || event.ctrlKey || event.metaKey) return;
-    event.preventDefault();
-    htmx.ajax("GET", link.getAttribute("href"), { target: "#sheet", swap: "outerHTML" });
+    if (link) {
+      event.preventDefault();
+      load(link.getAttribute("href"), true);
+    } else if (region && region.dataset.slot !== "remainder") {
+      load(hrefOf({ fish: sheet().dataset.fish, part: region.dataset.slot }), true);
+    }
   });
 
   // keys

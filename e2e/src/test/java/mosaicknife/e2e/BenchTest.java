@@ -66,11 +66,12 @@ public class BenchTest extends InBrowser {
   public void readingsReachThePageWithinTwoHundredMilliseconds() {
     Map<Long, Long> arrived = new ConcurrentHashMap<>();
     Page page = bench("tobiah", ALBACORE);
-    try (Scale.Subscription ignored =
+    Scale.Subscription clock =
         bean(Scale.class)
             .listen(
                 reading ->
-                    reading.ifPresent(r -> arrived.put(r.number(), System.currentTimeMillis())))) {
+                    reading.ifPresent(r -> arrived.put(r.number(), System.currentTimeMillis())));
+    try (clock) {
       page.evaluate(
           """
           () => { window.seen = []; const live = document.getElementById('live');
@@ -165,7 +166,9 @@ public class BenchTest extends InBrowser {
     page.click("#take-typed");
     assertThat(page.locator(".tally tr.weighed")).hasCount(1);
     page.click(".chip:has-text('All together')");
+    assertThat(page.locator(".chip[aria-current]")).hasText("All together");
     page.click(".tally a:has-text('Frame')");
+    assertThat(page.locator(".next-part b")).hasText("Frame");
     page.fill("#typed", "0.4 kg");
     page.click("#take-typed");
     assertThat(page.locator("#said")).hasText("Frame 400 g taken.");

@@ -48,7 +48,7 @@ public class FirstOwnerTest extends InBrowser {
     page.click("text=Receive the first lot");
     page.click(".pick:has-text('Turbot')");
     page.locator(".states .pick").nth(0).click();
-    page.click(".pick:has-text('Farmed')");
+    page.click(".pick:has(input[value=FARMED])");
     page.fill("#invoiced", "3.4");
     page.fill("#price", "24.50");
     page.fill("#supplier", "Marram Quay Fish");
