@@ -37,12 +37,23 @@ public record BenchSheet(
   }
 
   /**
-   * Returns how many parts are weighed for every fish.
+   * Returns how many weights are taken: a part weighed for all fish together counts for each.
    *
-   * @return the count
+   * @return the count, up to {@link #weights}
    */
-  public long done() {
-    return expectedParts().stream().filter(part -> part.isDone(lot.fish())).count();
+  public long weightsTaken() {
+    return expectedParts().stream()
+        .mapToLong(part -> part.isDone(lot.fish()) ? lot.fish() : part.taken().size())
+        .sum();
+  }
+
+  /**
+   * Returns how many weights there are to take.
+   *
+   * @return parts times fish
+   */
+  public long weights() {
+    return (long) expectedParts().size() * lot.fish();
   }
 
   /**
@@ -106,13 +117,13 @@ public record BenchSheet(
    */
   public MosaicPicture mosaic(Size size, Formats formats) {
     String summary =
-        "Mosaic of %s: %s of %s weighed, %d of %d parts."
+        "Mosaic of %s: %s of %s weighed, %d of %d weights taken."
             .formatted(
                 lot.title(),
                 formats.mass(balance.tallied()),
                 formats.mass(lot.purchased()),
-                done(),
-                expectedParts().size());
+                weightsTaken(),
+                weights());
     return MosaicPicture.of(
         tiles,
         lot.purchased(),

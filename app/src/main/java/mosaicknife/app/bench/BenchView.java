@@ -116,9 +116,9 @@ record BenchView(
     return switch (balance.verdict()) {
       case OPEN ->
           balance.tallied().isPositive()
-              ? "%d of %d parts weighed. %s still inside the fish."
+              ? "%d of %d weighed. %s still inside the fish."
                   .formatted(
-                      sheet.done(), sheet.expectedParts().size(), formats.mass(balance.remainder()))
+                      sheet.weightsTaken(), sheet.weights(), formats.mass(balance.remainder()))
               : "Nothing weighed yet. Put the first part on the scale.";
       case CLOSED ->
           "It adds up. %s not accounted for (%s), as expected."

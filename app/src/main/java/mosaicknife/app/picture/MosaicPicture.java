@@ -40,7 +40,9 @@ public record MosaicPicture(
     SMALL(168, 60),
     /** Beside the drawing at the bench. */
     BENCH(720, 216),
-    /** The whole page. */
+    /** Across a page. */
+    WIDE(1180, 190),
+    /** The main thing on a page. */
     LARGE(720, 420);
 
     private final int width;

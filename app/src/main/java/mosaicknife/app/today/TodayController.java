@@ -4,6 +4,7 @@ import java.util.Optional;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.picture.MosaicPicture.Size;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,6 +35,7 @@ class TodayController {
     BenchSheet sheet = sheets.get(id);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
+    model.addAttribute("mosaic", sheet.mosaic(Size.WIDE, houses.house().formats()));
     model.addAttribute("justReceived", received.isPresent());
     return "today/lot";
   }

@@ -61,7 +61,7 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
         lot,
         sheet.mosaic(Size.SMALL, formats),
         formats.mass(lot.purchased()),
-        "%d of %d parts".formatted(sheet.done(), sheet.expectedParts().size()),
+        "%d of %d".formatted(sheet.weightsTaken(), sheet.weights()),
         sheet.balance().verdict().name(),
         portions,
         step.words(),

@@ -1,0 +1,61 @@
+package mosaicknife.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import org.testng.annotations.Test;
+
+/** Takes the pictures of docs/screenshots from the demo; run by {@code ./mosaic shots}. */
+public class Shots extends InBrowser {
+
+  private final Path folder = Path.of(System.getProperty("mosaic.shots", "target/shots"));
+
+  @Test
+  public void takeThePictures() {
+    Page light = tablet();
+    light.navigate(address("/sign-in"));
+    take(light, "sign-in");
+    signIn(light, "ines");
+    take(light, "today", "/");
+    take(light, "dock-receive", "/dock/receive");
+    take(light, "dock-lot", "/dock/5");
+    take(light, "bench-round", "/bench/3");
+    take(light, "bench-over", "/bench/4");
+    take(light, "bench-several", "/bench/6");
+    take(light, "cost", "/cost/1");
+    take(light, "second-life", "/use/2");
+
+    Page dim = tablet(1280, 800, ColorScheme.DARK);
+    signIn(dim, "tobiah");
+    dim.navigate(address("/bench/5"));
+    dim.click("#stand-in summary");
+    dim.click("#stand-in button[value=put]");
+    assertThat(dim.locator("#take-button")).isEnabled();
+    dim.click("#stand-in summary");
+    take(dim, "bench-flatfish-dark");
+
+    Page upright = tablet(800, 1280, ColorScheme.LIGHT);
+    signIn(upright, "tobiah");
+    take(upright, "bench-upright", "/bench/3");
+    Page phone = tablet(390, 844, ColorScheme.LIGHT);
+    signIn(phone, "adaeze");
+    take(phone, "today-phone", "/");
+    Page owner = signedIn("adaeze");
+    take(owner, "house", "/house");
+  }
+
+  private void take(Page page, String name, String path) {
+    page.navigate(address(path));
+    take(page, name);
+  }
+
+  private void take(Page page, String name) {
+    page.evaluate("() => document.fonts.ready");
+    if (page.locator("#live-words").count() > 0) {
+      assertThat(page.locator("#live-words")).not().hasText("no connection: the bench tries again");
+    }
+    page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+  }
+}
