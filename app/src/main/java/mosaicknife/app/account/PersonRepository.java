@@ -2,7 +2,7 @@ package mosaicknife.app.account;
 
 import java.util.List;
 import java.util.Optional;
-import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.repository.Repository;
 
 interface PersonRepository extends Repository<PersonEntity, Long> {
@@ -12,7 +12,7 @@ interface PersonRepository extends Repository<PersonEntity, Long> {
   Optional<PersonEntity> findById(long id);
 
   // written out, because "SignIn" would be read as a property "sign" and the keyword "In"
-  @Query("select person from PersonEntity person where person.signIn = :signIn")
+  @NativeQuery("select * from person where sign_in = :signIn")
   Optional<PersonEntity> findBySignIn(String signIn);
 
   List<PersonEntity> findAllByOrderByName();

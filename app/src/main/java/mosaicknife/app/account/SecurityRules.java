@@ -84,12 +84,7 @@ class SecurityRules {
             requests ->
                 requests
                     .requestMatchers(
-                        "/sign-in",
-                        "/welcome",
-                        "/actuator/health/**",
-                        "/error",
-                        "/webjars/**",
-                        "/ui/**")
+                        "/sign-in", "/welcome", "/up", "/error", "/webjars/**", "/ui/**")
                     .permitAll()
                     .requestMatchers("/cost/**")
                     .hasAuthority(Permission.SEE_COSTS.name())

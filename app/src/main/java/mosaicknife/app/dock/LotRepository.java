@@ -3,15 +3,15 @@ package mosaicknife.app.dock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.repository.Repository;
 
 interface LotRepository extends Repository<LotEntity, Long> {
 
   String OPEN_FIRST_NEWEST_FIRST =
       """
-      select lot from LotEntity lot
-      order by case when lot.finishedAt is null then 0 else 1 end, lot.receivedAt desc, lot.id desc
+      select lot.* from lot
+      order by finished_at is not null, received_at desc, id desc
       limit 200
       """;
 
@@ -23,6 +23,6 @@ interface LotRepository extends Repository<LotEntity, Long> {
 
   Optional<LotEntity> findByClientId(UUID clientId);
 
-  @Query(OPEN_FIRST_NEWEST_FIRST)
+  @NativeQuery(OPEN_FIRST_NEWEST_FIRST)
   List<LotEntity> findOpenFirstNewestFirst();
 }
