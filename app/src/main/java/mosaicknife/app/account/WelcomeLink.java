@@ -89,7 +89,7 @@ public class WelcomeLink implements ApplicationRunner {
       throw Refusal.ofStale(
           "This link was used or has ended. Start the application again for a new one.");
     }
-    houses.found(form.getHouse(), form.getVenue(), form.getCurrency());
-    people.addFirstOwner(form.getSignIn(), form.getName(), form.getPassword());
+    houses.found(form.house(), form.venue(), form.currency());
+    people.addFirstOwner(form.signIn(), form.name(), form.password());
   }
 }

@@ -78,7 +78,7 @@ class BenchController {
   @PostMapping("/bench/{id}/weighings")
   String take(@PathVariable long id, @ModelAttribute WeighForm form, Answer answer) {
     return change(
-        answer.at(id, Optional.of(form.getPart()), form.getFish()),
+        answer.at(id, Optional.of(form.slot()), form.fishNo()),
         () -> {
           Take take = form.toTake(id, entry(form));
           Weighed weighed = form.isTyped() ? stored(take) : claimed(take);
@@ -106,10 +106,10 @@ class BenchController {
 
   private Entry entry(WeighForm form) {
     if (form.isTyped()) {
-      return Entry.of(MassText.parse(form.getTyped(), formats().system().large()));
+      return Entry.of(MassText.parse(form.typed(), formats().system().large()));
     }
     return scale
-        .find(form.getReading())
+        .find(form.reading() == null ? 0 : form.reading())
         .map(Entry::of)
         .orElseThrow(
             () ->

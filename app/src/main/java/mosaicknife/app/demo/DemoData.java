@@ -16,6 +16,7 @@ import mosaicknife.app.bench.PurposeBook;
 import mosaicknife.app.bench.SimulatedFish;
 import mosaicknife.app.bench.Take;
 import mosaicknife.app.bench.Use;
+import mosaicknife.app.device.StandInPanel;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.dock.Origin;
@@ -46,7 +47,6 @@ class DemoData implements ApplicationRunner {
 
   private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
   private static final Mass STEP = Mass.ofGrams(2);
-  private static final Mass TRAY = Mass.ofGrams(212);
 
   private final DemoPeople people;
   private final HouseBook houses;
@@ -228,7 +228,10 @@ class DemoData implements ApplicationRunner {
     for (BenchPart part : sheets.get(lot.id()).parts()) {
       Mass mass = fish.massOf(lot, part.slot(), 1);
       boolean onTheTray = part.slot().equals("head");
-      weigh(lot, part.slot(), (onTheTray ? mass.plus(TRAY) : mass).inKilograms().toPlainString());
+      weigh(
+          lot,
+          part.slot(),
+          (onTheTray ? mass.plus(StandInPanel.TRAY) : mass).inKilograms().toPlainString());
     }
   }
 

@@ -43,9 +43,6 @@ class DockController {
 
   @GetMapping("/dock/receive")
   String form(@ModelAttribute("form") ReceiptForm form, Model model) {
-    if (form.getLandedOn().isEmpty()) {
-      form.setLandedOn(today().toString());
-    }
     return page(model, Map.of());
   }
 

@@ -2,115 +2,54 @@ package mosaicknife.app.dock;
 
 import java.util.UUID;
 
-/** A delivery as typed: every field a text, to be understood by {@link ReceiptReader}. */
-public class ReceiptForm {
+/**
+ * A delivery as typed: every field a text, to be understood by {@link ReceiptReader}. A field that
+ * was not sent is empty.
+ *
+ * @param id the identifier the sender made; a fresh one if none came
+ * @param species the code of the species or any of its names
+ * @param state the state on arrival
+ * @param fish how many fish; one if none came
+ * @param invoiced the weight on the invoice
+ * @param own the weight on the own scale
+ * @param price the price
+ * @param supplier the supplier
+ * @param venue the number of the venue
+ * @param origin wild or farmed
+ * @param landedOn when it was landed
+ * @param note a remark
+ */
+public record ReceiptForm(
+    String id,
+    String species,
+    String state,
+    String fish,
+    String invoiced,
+    String own,
+    String price,
+    String supplier,
+    String venue,
+    String origin,
+    String landedOn,
+    String note) {
 
-  private String id = UUID.randomUUID().toString();
-  private String species = "";
-  private String state = "";
-  private String fish = "1";
-  private String invoiced = "";
-  private String own = "";
-  private String price = "";
-  private String supplier = "";
-  private String venue = "";
-  private String origin = "";
-  private String landedOn = "";
-  private String note = "";
-
-  public String getId() {
-    return id;
+  /** Puts an empty text where nothing was sent. */
+  public ReceiptForm {
+    id = or(id, UUID.randomUUID().toString());
+    species = or(species, "");
+    state = or(state, "");
+    fish = or(fish, "1");
+    invoiced = or(invoiced, "");
+    own = or(own, "");
+    price = or(price, "");
+    supplier = or(supplier, "");
+    venue = or(venue, "");
+    origin = or(origin, "");
+    landedOn = or(landedOn, "");
+    note = or(note, "");
   }
 
-  public void setId(String id) {
-    this.id = id;
-  }
-
-  public String getSpecies() {
-    return species;
-  }
-
-  public void setSpecies(String species) {
-    this.species = species;
-  }
-
-  public String getState() {
-    return state;
-  }
-
-  public void setState(String state) {
-    this.state = state;
-  }
-
-  public String getFish() {
-    return fish;
-  }
-
-  public void setFish(String fish) {
-    this.fish = fish;
-  }
-
-  public String getInvoiced() {
-    return invoiced;
-  }
-
-  public void setInvoiced(String invoiced) {
-    this.invoiced = invoiced;
-  }
-
-  public String getOwn() {
-    return own;
-  }
-
-  public void setOwn(String own) {
-    this.own = own;
-  }
-
-  public String getPrice() {
-    return price;
-  }
-
-  public void setPrice(String price) {
-    this.price = price;
-  }
-
-  public String getSupplier() {
-    return supplier;
-  }
-
-  public void setSupplier(String supplier) {
-    this.supplier = supplier;
-  }
-
-  public String getVenue() {
-    return venue;
-  }
-
-  public void setVenue(String venue) {
-    this.venue = venue;
-  }
-
-  public String getOrigin() {
-    return origin;
-  }
-
-  public void setOrigin(String origin) {
-    this.origin = origin;
-  }
-
-  public String getLandedOn() {
-    return landedOn;
-  }
-
-  public void setLandedOn(String landedOn) {
-    this.landedOn = landedOn;
-  }
-
-  public String getNote() {
-    return note;
-  }
-
-  public void setNote(String note) {
-    this.note = note;
+  private static String or(String text, String otherwise) {
+    return text == null ? otherwise : text;
   }
 }

@@ -52,43 +52,37 @@ public class ReceiptReader {
   public Read read(ReceiptForm form) {
     Map<String, String> problems = new LinkedHashMap<>();
     Formats formats = houses.house().formats();
-    Optional<Species> species = field("species", problems, () -> species(form.getSpecies()));
+    Optional<Species> species = field("species", problems, () -> species(form.species()));
     Optional<State> state =
         field(
             "state",
             problems,
-            () -> choice(State.values(), form.getState(), "state", "state on arrival"));
-    Optional<Integer> fish = field("fish", problems, () -> fish(form.getFish()));
-    Optional<Mass> invoiced = field("invoiced", problems, () -> mass(form.getInvoiced(), formats));
+            () -> choice(State.values(), form.state(), "state", "state on arrival"));
+    Optional<Integer> fish = field("fish", problems, () -> fish(form.fish()));
+    Optional<Mass> invoiced = field("invoiced", problems, () -> mass(form.invoiced(), formats));
     Optional<Optional<Mass>> own =
         field(
             "own",
             problems,
-            () ->
-                form.getOwn().isBlank()
-                    ? Optional.empty()
-                    : Optional.of(mass(form.getOwn(), formats)));
-    Optional<UnitPrice> price = field("price", problems, () -> price(form.getPrice(), formats));
+            () -> form.own().isBlank() ? Optional.empty() : Optional.of(mass(form.own(), formats)));
+    Optional<UnitPrice> price = field("price", problems, () -> price(form.price(), formats));
     Optional<String> supplier =
         field(
             "supplier",
             problems,
-            () -> PlainText.needed(form.getSupplier(), 80, "supplier", "supplier"));
-    Optional<Long> venue = field("venue", problems, () -> venue(form.getVenue()));
+            () -> PlainText.needed(form.supplier(), 80, "supplier", "supplier"));
+    Optional<Long> venue = field("venue", problems, () -> venue(form.venue()));
     Optional<Origin> origin =
-        field(
-            "origin",
-            problems,
-            () -> choice(Origin.values(), form.getOrigin(), "origin", "origin"));
-    Optional<LocalDate> landed = field("landedOn", problems, () -> date(form.getLandedOn()));
+        field("origin", problems, () -> choice(Origin.values(), form.origin(), "origin", "origin"));
+    Optional<LocalDate> landed = field("landedOn", problems, () -> date(form.landedOn()));
     Optional<String> note =
-        field("note", problems, () -> PlainText.line(form.getNote(), 500, "note", "note"));
+        field("note", problems, () -> PlainText.line(form.note(), 500, "note", "note"));
     if (!problems.isEmpty()) {
       return new Read(Optional.empty(), problems);
     }
     Receipt receipt =
         new Receipt(
-            id(form.getId()),
+            id(form.id()),
             species.orElseThrow(),
             state.orElseThrow(),
             fish.orElseThrow(),

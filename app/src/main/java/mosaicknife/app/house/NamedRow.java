@@ -1,13 +1,27 @@
 package mosaicknife.app.house;
 
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.MappedSuperclass;
+
 /** A row that is only a name. */
-interface NamedRow {
+@MappedSuperclass
+abstract class NamedRow {
 
-  Long id();
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
 
-  String name();
+  private String name;
 
-  default Named toNamed() {
-    return new Named(id(), name());
+  protected NamedRow() {}
+
+  NamedRow(String name) {
+    this.name = name;
+  }
+
+  Named toNamed() {
+    return new Named(id, name);
   }
 }

@@ -1,34 +1,15 @@
 package mosaicknife.app.house;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 
 @Entity
 @Table(name = "venue")
-class VenueEntity implements NamedRow {
-
-  @Id
-  @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
-
-  private String name;
+class VenueEntity extends NamedRow {
 
   protected VenueEntity() {}
 
   VenueEntity(String name) {
-    this.name = name;
-  }
-
-  @Override
-  public Long id() {
-    return id;
-  }
-
-  @Override
-  public String name() {
-    return name;
+    super(name);
   }
 }

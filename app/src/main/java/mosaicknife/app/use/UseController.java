@@ -105,28 +105,28 @@ class UseController {
     Formats formats = houses.house().formats();
     boolean credited = purpose == Purpose.SECOND_PLATE || purpose == Purpose.POT;
     Optional<UnitPrice> value =
-        form.getValue().isBlank() || !credited
+        form.value().isBlank() || !credited
             ? Optional.empty()
             : Optional.of(
-                PriceText.parse(form.getValue(), formats.system().large(), formats.currency())
+                PriceText.parse(form.value(), formats.system().large(), formats.currency())
                     .price());
     return new Use(
-        PlainText.line(form.getBecomes(), 120, "becomes", "use"),
+        PlainText.line(form.becomes(), 120, "becomes", "use"),
         value,
         purpose == Purpose.HOLD ? held(form) : Optional.empty());
   }
 
   private static Optional<Held> held(UseForm form) {
-    String place = PlainText.line(form.getPlace(), 80, "place", "place");
-    if (form.getUntil().isBlank() || place.isEmpty() || !form.getKeeper().matches("\\d{1,18}")) {
+    String place = PlainText.line(form.place(), 80, "place", "place");
+    if (form.until().isBlank() || place.isEmpty() || !form.keeper().matches("\\d{1,18}")) {
       return Optional.empty();
     }
     try {
       return Optional.of(
-          new Held(LocalDate.parse(form.getUntil()), place, Long.parseLong(form.getKeeper())));
+          new Held(LocalDate.parse(form.until()), place, Long.parseLong(form.keeper())));
     } catch (DateTimeParseException e) {
       throw Refusal.ofField(
-          "until", "“%s” is no date. Choose one, such as 2026-11-28.".formatted(form.getUntil()));
+          "until", "“%s” is no date. Choose one, such as 2026-11-28.".formatted(form.until()));
     }
   }
 }

@@ -1,51 +1,30 @@
 package mosaicknife.app.use;
 
-/** What is said of a part beside its purpose, as typed. */
-class UseForm {
+import java.io.Serializable;
 
-  private String becomes = "";
-  private String value = "";
-  private String until = "";
-  private String place = "";
-  private String keeper = "";
+/**
+ * What is said of a part beside its purpose, as typed. A field that was not sent is empty. It rides
+ * in the session of the database for one request when it was refused.
+ *
+ * @param becomes what it becomes
+ * @param value what the house would pay for it
+ * @param until the day to use it by
+ * @param place where it is kept
+ * @param keeper the number of the person who keeps it
+ */
+record UseForm(String becomes, String value, String until, String place, String keeper)
+    implements Serializable {
 
-  public String getBecomes() {
-    return becomes;
+  /** Puts an empty text where nothing was sent. */
+  UseForm {
+    becomes = orEmpty(becomes);
+    value = orEmpty(value);
+    until = orEmpty(until);
+    place = orEmpty(place);
+    keeper = orEmpty(keeper);
   }
 
-  public void setBecomes(String becomes) {
-    this.becomes = becomes;
-  }
-
-  public String getValue() {
-    return value;
-  }
-
-  public void setValue(String value) {
-    this.value = value;
-  }
-
-  public String getUntil() {
-    return until;
-  }
-
-  public void setUntil(String until) {
-    this.until = until;
-  }
-
-  public String getPlace() {
-    return place;
-  }
-
-  public void setPlace(String place) {
-    this.place = place;
-  }
-
-  public String getKeeper() {
-    return keeper;
-  }
-
-  public void setKeeper(String keeper) {
-    this.keeper = keeper;
+  private static String orEmpty(String text) {
+    return text == null ? "" : text;
   }
 }

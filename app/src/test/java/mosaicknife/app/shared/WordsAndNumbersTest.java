@@ -1,0 +1,99 @@
+package mosaicknife.app.shared;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.expectThrows;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Currency;
+import java.util.concurrent.atomic.AtomicInteger;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.quantity.UnitSystem;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.testng.annotations.Test;
+
+public class WordsAndNumbersTest {
+
+  private static final Currency EUR = Currency.getInstance("EUR");
+  private static final Formats METRIC =
+      new Formats(UnitSystem.METRIC, EUR, ZoneId.of("Europe/Lisbon"));
+  private static final Formats IMPERIAL = new Formats(UnitSystem.IMPERIAL, EUR, ZoneId.of("UTC"));
+
+  @Test
+  public void aHouseReadsItsOwnUnits() {
+    Mass fillet = Mass.ofGrams(1318);
+    assertEquals(METRIC.mass(fillet), "1.318 kg");
+    assertEquals(IMPERIAL.mass(fillet), "2 lb 14.5 oz");
+    assertEquals(METRIC.about(fillet), "≈ 1.318 kg");
+    UnitPrice price = UnitPrice.ofPerKilogram("11.40", EUR);
+    assertEquals(METRIC.price(price), "€11.40/kg");
+    // 11.40 × 0.45359237
+    assertEquals(IMPERIAL.price(price), "€5.17/lb");
+  }
+
+  @Test
+  public void moneyIsShownInCentsAndFinelyWhereItMatters() {
+    ExactMoney portion = ExactMoney.of("3.957428571", EUR);
+    assertEquals(METRIC.money(portion), "€3.96");
+    assertEquals(METRIC.fineMoney(portion), "€3.9574");
+    assertEquals(METRIC.money(ExactMoney.of("12345.6", EUR)), "€12,345.60");
+  }
+
+  @Test
+  public void percentagesHaveOneDecimalAndATrueMinus() {
+    assertEquals(METRIC.percent(Fraction.of(2610, 4860)), "53.7 %");
+    assertEquals(METRIC.percent(Fraction.of(-190, 3640)), "−5.2 %");
+  }
+
+  @Test
+  public void timesAreTheHousesOwn() {
+    Instant summer = Instant.parse("2026-07-01T12:30:00Z");
+    assertEquals(METRIC.time(summer), "13:30");
+    assertEquals(IMPERIAL.time(summer), "12:30");
+    assertEquals(METRIC.moment(summer), "Wed 1 Jul, 13:30");
+    assertEquals(METRIC.day(LocalDate.of(2026, 11, 25)), "Wed 25 Nov");
+  }
+
+  @Test
+  public void typedLinesLoseControlCharactersAndAreNotCut() {
+    assertEquals(
+        PlainText.line("  line\tcaught\r\nfor\u0000 Friday ", 80, "note", "note"),
+        "line caught for Friday");
+    assertEquals(PlainText.line(null, 80, "note", "note"), "");
+    Refusal tooLong =
+        expectThrows(Refusal.class, () -> PlainText.line("x".repeat(81), 80, "note", "note"));
+    assertEquals(
+        tooLong.getMessage(), "The note has 81 characters; up to 80 are kept. Shorten it.");
+    Refusal missing =
+        expectThrows(Refusal.class, () -> PlainText.needed(" \n", 80, "supplier", "supplier"));
+    assertEquals(missing.field(), "supplier");
+  }
+
+  @Test
+  public void aChangeThatMeetsItsTwinIsMadeOnceMoreAndNotForEver() {
+    AtomicInteger tries = new AtomicInteger();
+    String found =
+        SentTwice.survive(
+            () -> {
+              if (tries.incrementAndGet() == 1) {
+                throw new DataIntegrityViolationException("the twin was quicker");
+              }
+              return "what the twin stored";
+            });
+    assertEquals(found, "what the twin stored");
+    assertThrows(
+        DataIntegrityViolationException.class,
+        () ->
+            SentTwice.survive(
+                () -> {
+                  tries.incrementAndGet();
+                  throw new DataIntegrityViolationException("for ever");
+                }));
+    assertEquals(tries.get(), 4);
+  }
+}

@@ -1,0 +1,248 @@
+package mosaicknife.app.use;
+
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import jakarta.servlet.http.Cookie;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Currency;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.WithDatabase;
+import mosaicknife.app.account.DemoAccounts;
+import mosaicknife.app.bench.BenchBook;
+import mosaicknife.app.bench.BenchPart;
+import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.bench.Entry;
+import mosaicknife.app.bench.Take;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.Origin;
+import mosaicknife.app.dock.Receipt;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.UnitPrice;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.ResultActions;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** Second life and Cost on the worked hake: what the parts become and what a plate then costs. */
+public class PurposePagesTest extends WithDatabase {
+
+  private static final String[][] HAKE = {
+    {"head", "0.985"}, {"gills", "0.062"}, {"frame", "0.612"}, {"fins", "0.118"},
+    {"belly", "0.172"}, {"collar", "0.214"}, {"fillet-left", "1.318"}, {"fillet-right", "1.292"}
+  };
+
+  @Autowired private LotBook lots;
+  @Autowired private BenchBook bench;
+  @Autowired private BenchSheets sheets;
+  @Autowired private Catalogue catalogue;
+
+  private Cookie ines;
+  private long lot;
+
+  @BeforeClass
+  void weighTheHake() throws Exception {
+    people.as(
+        "ines",
+        () -> {
+          lot = lots.receive(receipt()).id();
+          for (String[] part : HAKE) {
+            bench.take(
+                new Take(
+                    UUID.randomUUID(),
+                    lot,
+                    part[0],
+                    1,
+                    Entry.of(MassText.parse(part[1], MassUnit.KILOGRAM)),
+                    Optional.empty(),
+                    ""));
+          }
+        });
+    ines =
+        List.of(
+                mvc.perform(
+                        post("/sign-in")
+                            .param("name", "ines")
+                            .param("password", DemoAccounts.PASSWORD)
+                            .with(csrf()))
+                    .andReturn()
+                    .getResponse()
+                    .getCookies())
+            .stream()
+            .filter(cookie -> cookie.getName().contains("ESSION"))
+            .findFirst()
+            .orElseThrow();
+  }
+
+  @Test
+  public void costsSayWhatIsMissingBeforeAnythingIsForThePlate() throws Exception {
+    page("/cost/" + lot)
+        .andExpect(content().string(containsString("Nothing is for the main plate yet")))
+        .andExpect(content().string(not(containsString("NaN"))));
+  }
+
+  @Test(dependsOnMethods = "costsSayWhatIsMissingBeforeAnythingIsForThePlate")
+  public void theUsualPurposesAreOneTap() throws Exception {
+    mvc.perform(post("/use/" + lot + "/usual").cookie(ines).with(csrf()))
+        .andExpect(redirectedUrl("/use/" + lot));
+    List<Purpose> purposes = new ArrayList<>();
+    for (BenchPart part : sheets.get(lot).parts()) {
+      purposes.add(part.purpose().orElseThrow());
+    }
+    assertEquals(purposes.stream().filter(Purpose.PLATE::equals).count(), 2);
+    assertTrue(sheets.get(lot).open().isEmpty());
+  }
+
+  @Test(dependsOnMethods = "theUsualPurposesAreOneTap")
+  public void theWorkedHakeCostsWhatItShouldOnScreen() throws Exception {
+    page("/cost/" + lot)
+        .andExpect(content().string(containsString("data-exact=\"€3.9574\"")))
+        .andExpect(content().string(containsString("data-exact=\"€3.8210\"")))
+        .andExpect(content().string(containsString("€21.23/kg")))
+        .andExpect(content().string(containsString("1.862")))
+        .andExpect(content().string(containsString("53.7 %")))
+        .andExpect(content().string(containsString("≈ 5.400 kg")));
+  }
+
+  @Test(dependsOnMethods = "theWorkedHakeCostsWhatItShouldOnScreen")
+  public void aValueCreditsOnlyWhatADishOrThePotTakes() throws Exception {
+    assign("head", "POT", "value", "1.80/kg");
+    assign("frame", "POT", "value", "1.80");
+    assign("belly", "SECOND_PLATE", "value", "9.00/kg");
+    assign("collar", "SECOND_PLATE", "value", "8.00/kg");
+    assign("fins", "COMPOST", "value", "99/kg");
+    assertEquals(sheets.get(lot).find("fins").orElseThrow().value(), Optional.empty());
+    mvc.perform(
+            post("/cost/" + lot)
+                .param("version", String.valueOf(lots.get(lot).version()))
+                .param("school", "BY_PRODUCT_CREDIT")
+                .param("portion", "180 g")
+                .cookie(ines)
+                .with(csrf()))
+        .andExpect(redirectedUrl("/cost/" + lot));
+    page("/cost/" + lot)
+        .andExpect(content().string(containsString("data-exact=\"€3.5192\"")))
+        .andExpect(content().string(containsString("€6.13")))
+        .andExpect(content().string(containsString("€49.27")));
+  }
+
+  @Test(dependsOnMethods = "aValueCreditsOnlyWhatADishOrThePotTakes")
+  public void whatIsHeldWithoutPlaceIsRefusedAndWhatWasTypedStays() throws Exception {
+    post("frame", "HOLD")
+        .apply("until", LocalDate.now(ZoneOffset.UTC).plusDays(2).toString())
+        .apply("becomes", "stock on Saturday")
+        .send()
+        .andExpect(flash().attribute("sentence", containsString("a date, a place and a person")))
+        .andExpect(flash().attribute("refusedPart", "frame"));
+    post("frame", "HOLD")
+        .apply("until", LocalDate.now(ZoneOffset.UTC).minusDays(1).toString())
+        .apply("place", "freezer")
+        .apply("keeper", String.valueOf(people.idOf("tobiah")))
+        .send()
+        .andExpect(flash().attribute("sentence", containsString("has passed already")));
+    post("frame", "HOLD")
+        .apply("until", LocalDate.now(ZoneOffset.UTC).plusDays(2).toString())
+        .apply("place", "freezer, shelf 2")
+        .apply("keeper", String.valueOf(people.idOf("tobiah")))
+        .send()
+        .andExpect(redirectedUrl("/use/" + lot));
+    page("/use/" + lot)
+        .andExpect(content().string(containsString("freezer, shelf 2, Tobiah Lund")));
+  }
+
+  @Test(dependsOnMethods = "whatIsHeldWithoutPlaceIsRefusedAndWhatWasTypedStays")
+  public void aBadValueGetsASentence() throws Exception {
+    post("belly", "SECOND_PLATE")
+        .apply("value", "plenty")
+        .send()
+        .andExpect(flash().attribute("sentence", containsString("“plenty” is not a number")));
+    post("belly", "SECOND_PLATE")
+        .apply("becomes", "x".repeat(121))
+        .send()
+        .andExpect(flash().attribute("sentence", containsString("up to 120 are kept")));
+    mvc.perform(
+            post("/cost/" + lot)
+                .param("version", String.valueOf(lots.get(lot).version()))
+                .param("school", "ALL_ON_THE_MAINS")
+                .param("portion", "9 kg")
+                .cookie(ines)
+                .with(csrf()))
+        .andExpect(flash().attribute("sentence", containsString("A portion weighs 5 g to 5 kg")))
+        .andExpect(flash().attribute("typedPortion", "9 kg"));
+  }
+
+  private Receipt receipt() {
+    return new Receipt(
+        UUID.randomUUID(),
+        catalogue.getSpecies("hake"),
+        State.GUTTED,
+        1,
+        Mass.ofKilograms("4.860"),
+        Optional.empty(),
+        UnitPrice.ofPerKilogram(ExactMoney.of("11.40", Currency.getInstance("EUR"))),
+        "Grey Skerry Landings",
+        1,
+        Origin.WILD,
+        LocalDate.now(ZoneOffset.UTC),
+        "");
+  }
+
+  private ResultActions page(String path) throws Exception {
+    return mvc.perform(get(path).cookie(ines)).andExpect(status().isOk());
+  }
+
+  private void assign(String part, String purpose, String field, String value) throws Exception {
+    post(part, purpose).apply(field, value).send().andExpect(flash().attributeCount(0));
+  }
+
+  private Sending post(String part, String purpose) {
+    int version = sheets.get(lot).find(part).orElseThrow().version();
+    return new Sending(
+        post("/use/" + lot + "/parts/" + part)
+            .param("version", String.valueOf(version))
+            .param("purpose", purpose));
+  }
+
+  private static MockHttpServletRequestBuilder post(String path) {
+    return MockMvcRequestBuilders.post(path);
+  }
+
+  /** A form being filled in. */
+  private final class Sending {
+
+    private final MockHttpServletRequestBuilder request;
+
+    private Sending(MockHttpServletRequestBuilder request) {
+      this.request = request;
+    }
+
+    private Sending apply(String field, String value) {
+      request.param(field, value);
+      return this;
+    }
+
+    private ResultActions send() throws Exception {
+      return mvc.perform(request.cookie(ines).with(csrf()));
+    }
+  }
+}
