@@ -72,6 +72,52 @@ public class ApiTest extends WithDatabase {
   }
 
   @Test
+  public void refusesTooManyPartsTwoOfOneNameAndAnUnknownSpecies() throws Exception {
+    String part = "{\"kind\":\"fillet\",\"mass\":\"1 g\"},";
+    String many = part.repeat(201).replaceAll(",$", "");
+    evaluate(
+            """
+            {"state":"GUTTED","purchased":"5 kg","price":"1/kg","portionTarget":"180 g",
+             "species":"kraken","fish":0,"parts":[%s]}
+            """
+                .formatted(many))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.species", containsString("“kraken” is no species")))
+        .andExpect(jsonPath("$.fields.fish", containsString("0 is no count")))
+        .andExpect(jsonPath("$.fields.parts", containsString("same id")));
+  }
+
+  @Test
+  public void withoutMainsThereIsABalanceAndNoCost() throws Exception {
+    evaluate(
+            """
+            {"state":"UNGUTTED","purchased":"1 kg","price":"1/kg","portionTarget":"180 g",
+             "parts":[{"kind":"fillet","mass":"1.2 kg"}]}
+            """)
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.balance.verdict").value("OVER"))
+        .andExpect(jsonPath("$.balance.remainderGrams").value(-200.0))
+        .andExpect(jsonPath("$.yields.length()").value(1))
+        .andExpect(jsonPath("$.cost").doesNotExist());
+  }
+
+  @Test
+  public void aLotWithWrongFieldsNamesThemAll() throws Exception {
+    mvc.perform(as("tobiah", json(post("/api/v1/lots"), "{\"species\":\"<script>\"}")))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.detail").value("8 fields were not understood. Nothing was stored."))
+        .andExpect(jsonPath("$.fields.price", containsString("No price was typed")));
+    mvc.perform(
+            as(
+                "tobiah",
+                json(
+                    post("/api/v1/lots"),
+                    lot(UUID.randomUUID()).replace("\"1\",\"invoiced", "\"700\",\"invoiced"))))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.fish", containsString("700 fish cannot be one lot")));
+  }
+
+  @Test
   public void aTokenIsNeededAndCarriesItsRole() throws Exception {
     mvc.perform(get("/api/v1/lots"))
         .andExpect(status().isUnauthorized())

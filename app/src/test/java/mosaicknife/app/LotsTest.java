@@ -185,6 +185,7 @@ public class LotsTest extends WithDatabase {
   Object[][] impossible() {
     return new Object[][] {
       {"head", 1, "5.000", "would weigh more than the whole lot of 4.860 kg"},
+      {"head", 1, "0.001318", "Less than 2 g is no part. Check the unit: g or kg."},
       {"head", 7, "0.985", "has no fish 7"},
       {"tail-of-a-mermaid", 1, "0.985", "has no such part"},
     };

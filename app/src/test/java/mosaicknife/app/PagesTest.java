@@ -7,11 +7,14 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
 
 import jakarta.servlet.http.Cookie;
 import java.time.LocalDate;
@@ -245,6 +248,95 @@ public class PagesTest extends WithDatabase {
   }
 
   @Test
+  public void scriptInTheNamesOfTheHouseIsShownAsText() throws Exception {
+    house("/house/venues", "name", SCRIPT);
+    house("/house", "name", SCRIPT, "system", "METRIC", "zone", "UTC");
+    house(
+        "/house/people",
+        "signIn",
+        "script",
+        "name",
+        SCRIPT,
+        "role",
+        "LEARNER",
+        "password",
+        "long enough " + SCRIPT);
+    for (String page : new String[] {"/house", "/", "/dock/receive", "/use/2"}) {
+      mvc.perform(get(page).cookie(session("adaeze")))
+          .andExpect(status().isOk())
+          .andExpect(content().string(not(containsString("<script>alert"))))
+          .andExpect(content().string(containsString("&lt;script&gt;alert")));
+    }
+    house("/house", "name", "Saltmarsh Row", "system", "METRIC", "zone", "UTC");
+  }
+
+  @Test
+  public void aReasonWithScriptAndAnUnknownPlaceAreHandled() throws Exception {
+    mvc.perform(
+            post("/house")
+                .param("name", "Saltmarsh Row")
+                .param("system", "METRIC")
+                .param("zone", "Port Sallow")
+                .cookie(session("adaeze"))
+                .with(csrf()))
+        .andExpect(flash().attribute("sentence", containsString("is not a time zone")));
+    mvc.perform(weigh("150 g").param("part", "frame").param("supersedes", "not an id"))
+        .andExpect(flash().attribute("sentence", containsString("The page was not complete")));
+    mvc.perform(
+            post("/bench/3/stand-in")
+                .param("action", SCRIPT)
+                .cookie(session("tobiah"))
+                .with(csrf()))
+        .andExpect(status().isUnprocessableContent());
+  }
+
+  @Test
+  public void signingInGivesANewSessionAndSigningOutEndsIt() throws Exception {
+    Cookie first = freshSession("ines");
+    MvcResult again =
+        mvc.perform(from("10.0.0.1", signIn("ines", "port-sallow-demo")).cookie(first)).andReturn();
+    Cookie second = sessionOf(again);
+    assertNotEquals(second.getValue(), first.getValue());
+    mvc.perform(get("/").cookie(second)).andExpect(status().isOk());
+    mvc.perform(post("/sign-out").cookie(second).with(csrf()))
+        .andExpect(redirectedUrl("/sign-in?out"));
+    mvc.perform(get("/").cookie(second).accept("text/html")).andExpect(status().isFound());
+  }
+
+  @Test
+  public void filesAreKeptByTheBrowserAndPagesAreNot() throws Exception {
+    String page =
+        mvc.perform(get("/").cookie(session("ines")))
+            .andExpect(header().string("Cache-Control", containsString("no-store")))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    String style = page.replaceAll("(?s).*href=\"(/ui/shared/mosaic-[0-9a-f]+\\.css)\".*", "$1");
+    mvc.perform(get(style))
+        .andExpect(status().isOk())
+        .andExpect(header().string("Cache-Control", containsString("max-age=31536000")));
+  }
+
+  @Test
+  public void todayPutsWhatDoesNotAddUpFirst() throws Exception {
+    String page =
+        mvc.perform(get("/").cookie(session("ines")))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    int over = page.indexOf("Lot 4 · Hake does not add up");
+    int came = page.indexOf("Lot 5 · Plaice came 36 g short of the invoice.");
+    int open = page.indexOf("have no purpose yet");
+    assertTrue(over > 0 && over < came && came < open, over + ", " + came + ", " + open);
+    assertContains(page, "Look at the tally");
+  }
+
+  @Test
+  public void saysWhetherItIsUpWithoutSignIn() throws Exception {
+    mvc.perform(get("/up")).andExpect(status().isOk()).andExpect(content().string("up"));
+  }
+
+  @Test
   public void aBodyOfTenMegabytesIsRefusedBeforeItIsRead() throws Exception {
     byte[] large = new byte[10 * 1024 * 1024];
     mvc.perform(post("/dock/receive").content(large).cookie(session("tobiah")).with(csrf()))
@@ -294,6 +386,17 @@ public class PagesTest extends WithDatabase {
     return post("/sign-in").param("name", name).param("password", password).with(csrf());
   }
 
+  /** Sends a form of the House station: names and values in turn. */
+  private void house(String path, String... fields) throws Exception {
+    MockHttpServletRequestBuilder request = post(path);
+    for (int i = 0; i < fields.length; i += 2) {
+      request.param(fields[i], fields[i + 1]);
+    }
+    mvc.perform(request.cookie(session("adaeze")).with(csrf()))
+        .andExpect(redirectedUrl("/house"))
+        .andExpect(flash().attributeCount(0));
+  }
+
   private static MockHttpServletRequestBuilder from(
       String address, MockHttpServletRequestBuilder request) {
     return request.with(
@@ -316,6 +419,10 @@ public class PagesTest extends WithDatabase {
         mvc.perform(from("10.0.0.1", signIn(name, "port-sallow-demo")))
             .andExpect(redirectedUrl("/"))
             .andReturn();
+    return sessionOf(result);
+  }
+
+  private static Cookie sessionOf(MvcResult result) {
     return Stream.of(result.getResponse().getCookies())
         .filter(cookie -> cookie.getName().toLowerCase(Locale.ROOT).contains("session"))
         .findFirst()

@@ -31,6 +31,9 @@ public class BenchBook {
 
   private static final int MOST_PARTS = 60;
 
+  /** Nothing lighter is a part; a typed 1.318 g was meant as kg. */
+  private static final Mass SMALLEST_PART = Mass.ofGrams(2);
+
   private final LotBook lots;
   private final LotPartRepository parts;
   private final WeighingRepository weighings;
@@ -134,6 +137,9 @@ public class BenchBook {
 
   private void checkMass(Lot lot, LotPartEntity part, Take take) {
     Mass mass = take.entry().mass();
+    if (mass.compareTo(SMALLEST_PART) < 0) {
+      throw Refusal.ofInput("Less than 2 g is no part. Check the unit: g or kg.");
+    }
     if (mass.compareTo(lot.purchased()) > 0) {
       Formats formats = houses.house().formats();
       throw Refusal.ofInput(

@@ -57,11 +57,15 @@ public record ScaleModel(Mass readability, Mass capacity, double noise) {
     double swing =
         Math.abs(load.now().minus(load.before()).milligrams()) * Math.exp(-elapsed / TAU_MILLIS);
     boolean steady = swing < step / 4 && elapsed >= SHORTEST_WAIT_MILLIS;
-    double change = load.before().minus(load.now()).milligrams() * Math.exp(-elapsed / TAU_MILLIS);
-    double moving = change * Math.cos(2 * Math.PI * elapsed / SWING_MILLIS);
-    double tremble = steady ? 0 : random.nextGaussian() * noise * step;
-    long steps = Math.round((load.now().milligrams() + moving + tremble) / step);
+    // the display filter of a scale holds a steady figure still: no rest of the swing, no tremble
+    double off = steady ? 0 : swingAt(load, elapsed) + random.nextGaussian() * noise * step;
+    long steps = Math.round((load.now().milligrams() + off) / step);
     return new ScaleReading(
         readability.multipliedBy(steps), tare, steady ? Motion.STEADY : Motion.MOVING, readability);
+  }
+
+  private static double swingAt(Load load, double elapsed) {
+    double change = load.before().minus(load.now()).milligrams() * Math.exp(-elapsed / TAU_MILLIS);
+    return change * Math.cos(2 * Math.PI * elapsed / SWING_MILLIS);
   }
 }

@@ -30,6 +30,19 @@ public class ScaleModelTest {
   }
 
   @Test
+  public void aSteadyFigureStandsStill() {
+    // 1 317 g lies on the edge between two steps: no rest of the swing may tip it
+    ScaleModel model = new ScaleModel(Mass.ofGrams(2), CAPACITY, 1);
+    Random random = new Random(5);
+    for (int at = 0; at < 5_000; at += 10) {
+      ScaleReading reading = model.reading(load(0, 1317), Mass.ZERO, at, random);
+      if (reading.motion() == Motion.STEADY) {
+        assertEquals(reading.net(), Mass.ofGrams(1318), "at " + at);
+      }
+    }
+  }
+
+  @Test
   public void cannotBeTakenWhileItSwings() {
     ScaleModel model = new ScaleModel(Mass.ofGrams(1), CAPACITY, 0.4);
     ScaleReading early = model.reading(load(0, 1317), Mass.ZERO, 120, new Random(1));
