@@ -132,12 +132,16 @@ public record Costing(
     Fraction sum = carriers.stream().map(weight).reduce(Fraction.ZERO, Fraction::plus);
     ExactMoney total = cost.total();
     ExactMoney nothing = ExactMoney.zero(total.currency());
-    ExactMoney onMains = nothing;
+    // in one step: a sum of rounded quotients could be a digit above the whole
+    Fraction mains =
+        carriers.stream()
+            .filter(leaf -> leaf.isFor(Purpose.PLATE))
+            .map(weight)
+            .reduce(Fraction.ZERO, Fraction::plus);
+    ExactMoney onMains = total.multipliedBy(mains.dividedBy(sum));
     List<ExactMoney> amounts = new ArrayList<>();
     for (Leaf leaf : carriers) {
-      ExactMoney amount = total.multipliedBy(weight.apply(leaf).dividedBy(sum));
-      amounts.add(amount);
-      onMains = leaf.isFor(Purpose.PLATE) ? onMains.plus(amount) : onMains;
+      amounts.add(total.multipliedBy(weight.apply(leaf).dividedBy(sum)));
     }
     return Optional.of(
         new Costing(school, total, nothing, nothing, onMains, parts(carriers, amounts, total)));
