@@ -171,6 +171,8 @@ public class ApiTest extends WithDatabase {
   public void describesItselfByOpenApi() throws Exception {
     mvc.perform(get("/api/v1/openapi"))
         .andExpect(status().isOk())
+        .andExpect(jsonPath("$.info.title").value("Mosaic Knife"))
+        .andExpect(jsonPath("$.components.securitySchemes.token.scheme").value("bearer"))
         .andExpect(jsonPath("$.paths['/api/v1/evaluate/breakdown'].post.summary").exists())
         .andExpect(jsonPath("$.paths['/api/v1/lots/{id}/weighings'].post.summary").exists());
   }

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -51,6 +52,7 @@ abstract class InBrowser {
   void startAll() {
     url = TestDatabase.fresh("mosaic_" + getClass().getSimpleName().toLowerCase(Locale.ROOT));
     startApplication(0);
+    PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));

@@ -1,5 +1,10 @@
 package mosaicknife.app.exchange;
 
+import io.swagger.v3.oas.annotations.OpenAPIDefinition;
+import io.swagger.v3.oas.annotations.enums.SecuritySchemeType;
+import io.swagger.v3.oas.annotations.info.Info;
+import io.swagger.v3.oas.annotations.security.SecurityRequirement;
+import io.swagger.v3.oas.annotations.security.SecurityScheme;
 import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.beans.factory.config.BeanFactoryPostProcessor;
 import org.springframework.context.annotation.Bean;
@@ -7,6 +12,18 @@ import org.springframework.context.annotation.Configuration;
 
 /** Describes the API when somebody asks for the description, not at every start. */
 @Configuration
+@OpenAPIDefinition(
+    info =
+        @Info(
+            title = "Mosaic Knife",
+            version = "1",
+            description = "Lots, weighings and the evaluation of a breakdown."),
+    security = @SecurityRequirement(name = "token"))
+@SecurityScheme(
+    name = "token",
+    type = SecuritySchemeType.HTTP,
+    scheme = "bearer",
+    description = "From POST /api/v1/tokens; ends after 30 days.")
 class LazyApiDescription {
 
   @Bean

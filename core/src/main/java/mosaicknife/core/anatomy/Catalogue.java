@@ -92,12 +92,13 @@ public final class Catalogue {
   }
 
   /**
-   * Returns the species any of whose names contains a text.
+   * Finds species by any of their names, with typing errors.
    *
    * @param query what was typed; blank gives all
-   * @return the species in the order of the file
+   * @return the species whose names contain it, in the order of the file; if there are none, those
+   *     with a similar name, the most similar first
    */
   public List<Species> search(String query) {
-    return species.values().stream().filter(fish -> fish.isFoundBy(query)).toList();
+    return NameSearch.find(List.copyOf(species.values()), query);
   }
 }

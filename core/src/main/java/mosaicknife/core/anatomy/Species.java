@@ -1,8 +1,6 @@
 package mosaicknife.core.anatomy;
 
-import java.text.Normalizer;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
 import mosaicknife.core.check.Check;
@@ -108,24 +106,11 @@ public record Species(
   }
 
   /**
-   * Returns whether any name of this fish contains what is looked for, whatever the case or
-   * accents.
+   * Returns every name of this fish: on screen, scientific, market names and synonyms.
    *
-   * @param query what was typed; blank finds every fish
-   * @return whether the fish is found
+   * @return the names
    */
-  public boolean isFoundBy(String query) {
-    String wanted = plain(query);
-    return allNames().map(Species::plain).anyMatch(name -> name.contains(wanted));
-  }
-
-  private Stream<String> allNames() {
+  public Stream<String> names() {
     return Stream.concat(Stream.of(name, scientificName), otherNames.stream());
-  }
-
-  private static String plain(String text) {
-    return Normalizer.normalize(text.strip(), Normalizer.Form.NFD)
-        .replaceAll("\\p{M}+", "")
-        .toLowerCase(Locale.ROOT);
   }
 }

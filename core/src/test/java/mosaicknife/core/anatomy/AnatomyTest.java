@@ -102,10 +102,12 @@ public class AnatomyTest {
             Set.of(),
             new MassRange(Mass.ofGrams(1), Mass.ofGrams(2)),
             List.of(new Share(LEFT, 1.0, 0.1)));
-    for (String query : List.of("RAY", "bouclee", "Bouclée", " raja ", "")) {
-      assertTrue(ray.isFoundBy(query), query);
+    for (String query : List.of("RAY", "bouclee", "Bouclée", " raja ", "", "bouclle", "RAJO")) {
+      assertEquals(NameSearch.find(List.of(ray), query), List.of(ray), query);
     }
-    assertFalse(ray.isFoundBy("skate"));
+    for (String query : List.of("skate", "xy", "<script>", "q".repeat(5_000))) {
+      assertEquals(NameSearch.find(List.of(ray), query), List.of(), query);
+    }
   }
 
   @Test
