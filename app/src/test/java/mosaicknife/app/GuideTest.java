@@ -1,0 +1,62 @@
+package mosaicknife.app;
+
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+import static org.testng.Assert.assertTrue;
+
+import com.jayway.jsonpath.JsonPath;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.testng.annotations.Test;
+
+/** The guide to the API, executed: change the code and the guide fails, not the reader. */
+public class GuideTest extends WithDatabase {
+
+  private static final Path GUIDE = Path.of("../docs/guide/api.md");
+
+  @Test
+  public void theExampleOfTheGuideAnswersWithTheFiguresOfTheGuide() throws Exception {
+    String guide = Files.readString(GUIDE);
+    String credit = guide.replaceAll("(?s).*/evaluate/breakdown.*? -d '(\\{.*?\\})'\n.*", "$1");
+    String answer = send("/api/v1/evaluate/breakdown", credit);
+    String flat =
+        send("/api/v1/evaluate/breakdown", credit.replace("BY_PRODUCT_CREDIT", "ALL_ON_THE_MAINS"));
+    List<String> figures =
+        List.of(
+            figure(answer, "$.balance.remainderGrams").replaceAll("\\.0+$", "") + " g",
+            figure(answer, "$.balance.remainderPercent") + " %",
+            figure(answer, "$.cost.portions") + " portions",
+            figure(answer, "$.cost.credit").replaceAll("0+$", ""),
+            figure(answer, "$.cost.onMains").replaceAll("0+$", ""),
+            figure(answer, "$.cost.portionByCount"),
+            figure(flat, "$.cost.portionByCount"),
+            figure(flat, "$.cost.portionByWeight"));
+    for (String figure : figures) {
+      assertTrue(guide.contains(figure), "the guide does not say " + figure);
+    }
+  }
+
+  private String send(String path, String body) throws Exception {
+    String signIn = "{\"name\":\"ines\",\"password\":\"port-sallow-demo\"}";
+    String token = JsonPath.read(answer("/api/v1/tokens", signIn, "none"), "$.token");
+    return answer(path, body, token);
+  }
+
+  private String answer(String path, String body, String token) throws Exception {
+    return mvc.perform(
+            post(path)
+                .header("Authorization", "Bearer " + token)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body))
+        .andExpect(status().isOk())
+        .andReturn()
+        .getResponse()
+        .getContentAsString();
+  }
+
+  private static String figure(String answer, String path) {
+    return String.valueOf(JsonPath.<Object>read(answer, path));
+  }
+}
