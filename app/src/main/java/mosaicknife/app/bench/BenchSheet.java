@@ -9,6 +9,8 @@ import mosaicknife.app.picture.MosaicPicture;
 import mosaicknife.app.picture.MosaicPicture.PartLabel;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.PartSlot;
+import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.FishTiles;
@@ -73,6 +75,16 @@ public record BenchSheet(
    */
   public Optional<BenchPart> next(int fishNo) {
     return expectedParts().stream().filter(part -> part.find(fishNo).isEmpty()).findFirst();
+  }
+
+  /**
+   * Returns the purpose the body plan proposes for a part.
+   *
+   * @param part the part
+   * @return the purpose; empty for a part that the plan does not foresee
+   */
+  public Optional<Purpose> usualPurpose(BenchPart part) {
+    return lot.species().plan().findSlot(part.slot()).map(PartSlot::usual);
   }
 
   /**

@@ -31,8 +31,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class BenchSheets {
 
-  private static final ScaleError SCALE = ScaleError.of(Mass.ofGrams(2));
-
   private final LotBook lots;
   private final LotPartRepository parts;
   private final WeighingRepository weighings;
@@ -117,7 +115,7 @@ public class BenchSheets {
     Breakdown breakdown =
         new Breakdown(lot.state(), lot.purchased(), lot.fish(), nodes(lot, benchParts));
     Mass outstanding = Mass.total(benchParts.stream().map(BenchPart::outstanding).toList());
-    Balance balance = Balance.of(breakdown, outstanding, LossNorm.STARTING, SCALE);
+    Balance balance = Balance.of(breakdown, outstanding, LossNorm.STARTING, ScaleError.BENCH);
     return new BenchSheet(lot, benchParts, breakdown, balance, tiles(lot, benchParts, breakdown));
   }
 

@@ -6,7 +6,7 @@ import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.core.anatomy.PartClass;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -20,6 +20,8 @@ public class PurposeBook {
 
   private final LotBook lots;
   private final LotPartRepository parts;
+  private final BenchSheets sheets;
+  private final Catalogue catalogue;
   private final HouseBook houses;
   private final ApplicationEventPublisher events;
   private final Clock clock;
@@ -27,11 +29,15 @@ public class PurposeBook {
   PurposeBook(
       LotBook lots,
       LotPartRepository parts,
+      BenchSheets sheets,
+      Catalogue catalogue,
       HouseBook houses,
       ApplicationEventPublisher events,
       Clock clock) {
     this.lots = lots;
     this.parts = parts;
+    this.sheets = sheets;
+    this.catalogue = catalogue;
     this.houses = houses;
     this.events = events;
     this.clock = clock;
@@ -63,19 +69,33 @@ public class PurposeBook {
           "Somebody else decided on %s since this page was opened. Look at it and decide again."
               .formatted(part.name()));
     }
-    checkKind(lot, part, purpose);
+    checkKind(part, purpose);
     checkHeld(purpose, use);
     part.assign(purpose, use);
     events.publishEvent(new LotChanged(lotId));
   }
 
-  private static void checkKind(Lot lot, LotPartEntity part, Purpose purpose) {
-    boolean irreducible =
-        lot.species().plan().slots().stream()
-            .map(slot -> slot.kind())
-            .filter(kind -> kind.code().equals(part.kind()))
-            .anyMatch(kind -> kind.nature() == PartClass.IRREDUCIBLE);
-    if (irreducible && purpose != Purpose.COMPOST && purpose != Purpose.BIN) {
+  /**
+   * Gives every weighed part that is still open the purpose its body plan proposes. A part that
+   * would be kept stays open, since that needs a date, a place and a person.
+   *
+   * @param lotId the lot number
+   * @throws Refusal if the lot is closed or somebody decided at the same moment
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void assignUsual(long lotId) {
+    BenchSheet sheet = sheets.get(lotId);
+    for (BenchPart part : sheet.open()) {
+      sheet
+          .usualPurpose(part)
+          .filter(purpose -> purpose != Purpose.HOLD)
+          .ifPresent(purpose -> assign(lotId, part.slot(), part.version(), purpose, Use.PLAIN));
+    }
+  }
+
+  private void checkKind(LotPartEntity part, Purpose purpose) {
+    boolean fits = catalogue.findKind(part.kind()).orElseThrow().mayBeFor(purpose);
+    if (!fits) {
       throw Refusal.ofInput(
           "%s have no use on a plate or in a pot: they spoil the taste. Choose compost or bin."
               .formatted(part.name()));

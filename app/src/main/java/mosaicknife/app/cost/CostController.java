@@ -9,7 +9,6 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.cost.CostingSchool;
 import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -59,7 +58,11 @@ class CostController {
       @RequestParam String portion,
       RedirectAttributes later) {
     try {
-      lots.costBy(id, version, school, MassText.parse(portion, small()).mass());
+      lots.costBy(
+          id,
+          version,
+          school,
+          MassText.parse(portion, houses.house().formats().system().small()).mass());
     } catch (Refusal | QuantityFormatException refusal) {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
         throw missing;
@@ -68,13 +71,5 @@ class CostController {
       later.addFlashAttribute("typedPortion", portion);
     }
     return "redirect:/cost/" + id;
-  }
-
-  /** A bare number for a portion means grams, or ounces. */
-  private MassUnit small() {
-    return switch (houses.house().formats().system()) {
-      case METRIC -> MassUnit.GRAM;
-      case IMPERIAL -> MassUnit.OUNCE;
-    };
   }
 }

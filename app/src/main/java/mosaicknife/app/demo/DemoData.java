@@ -124,14 +124,14 @@ class DemoData implements ApplicationRunner {
             Origin.WILD,
             1,
             "Line-caught, for Friday's set menu");
-    weigh(lot, "fins", "0.118");
-    weigh(lot, "gills", "0.062");
-    weigh(lot, "head", "0.985");
-    weigh(lot, "collar", "0.214");
-    weigh(lot, "fillet-left", "1.318");
-    weigh(lot, "fillet-right", "1.292");
-    weigh(lot, "belly", "0.172");
-    weigh(lot, "frame", "0.612");
+    weigh(lot, "fins", Mass.ofKilograms("0.118"));
+    weigh(lot, "gills", Mass.ofKilograms("0.062"));
+    weigh(lot, "head", Mass.ofKilograms("0.985"));
+    weigh(lot, "collar", Mass.ofKilograms("0.214"));
+    weigh(lot, "fillet-left", Mass.ofKilograms("1.318"));
+    weigh(lot, "fillet-right", Mass.ofKilograms("1.292"));
+    weigh(lot, "belly", Mass.ofKilograms("0.172"));
+    weigh(lot, "frame", Mass.ofKilograms("0.612"));
     people.as(
         "ines",
         () -> {
@@ -204,7 +204,7 @@ class DemoData implements ApplicationRunner {
             1,
             "");
     for (String slot : new String[] {"fins", "gills", "head", "collar", "fillet-left"}) {
-      weigh(lot, slot, fish.massOf(lot, slot, 1).inKilograms().toPlainString());
+      weigh(lot, slot, fish.massOf(lot, slot, 1));
     }
     assign(lot, "fillet-left", Purpose.PLATE, Use.PLAIN);
     assign(lot, "gills", Purpose.COMPOST, Use.PLAIN);
@@ -228,10 +228,7 @@ class DemoData implements ApplicationRunner {
     for (BenchPart part : sheets.get(lot.id()).parts()) {
       Mass mass = fish.massOf(lot, part.slot(), 1);
       boolean onTheTray = part.slot().equals("head");
-      weigh(
-          lot,
-          part.slot(),
-          (onTheTray ? mass.plus(StandInPanel.TRAY) : mass).inKilograms().toPlainString());
+      weigh(lot, part.slot(), onTheTray ? mass.plus(StandInPanel.TRAY) : mass);
     }
   }
 
@@ -266,7 +263,7 @@ class DemoData implements ApplicationRunner {
             "");
     for (String slot : new String[] {"fins", "guts", "gills", "head"}) {
       for (int number = 1; number <= 2; number++) {
-        weigh(lot, slot, number, fish.massOf(lot, slot, number).inKilograms().toPlainString());
+        weigh(lot, slot, number, fish.massOf(lot, slot, number));
       }
     }
   }
@@ -316,16 +313,16 @@ class DemoData implements ApplicationRunner {
 
   private void weighAll(Lot lot) {
     for (BenchPart part : sheets.get(lot.id()).parts()) {
-      weigh(lot, part.slot(), fish.massOf(lot, part.slot(), 1).inKilograms().toPlainString());
+      weigh(lot, part.slot(), fish.massOf(lot, part.slot(), 1));
     }
   }
 
-  private void weigh(Lot lot, String slot, String kilograms) {
-    weigh(lot, slot, 1, kilograms);
+  private void weigh(Lot lot, String slot, Mass mass) {
+    weigh(lot, slot, 1, mass);
   }
 
-  private void weigh(Lot lot, String slot, int fishNo, String kilograms) {
-    long steps = Mass.ofKilograms(kilograms).milligrams() / STEP.milligrams();
+  private void weigh(Lot lot, String slot, int fishNo, Mass mass) {
+    long steps = mass.wholeTimes(STEP);
     ScaleReading reading =
         new ScaleReading(STEP.multipliedBy(steps), Mass.ZERO, Motion.STEADY, STEP);
     bench.take(

@@ -46,7 +46,6 @@ import org.springframework.stereotype.Component;
 @Component
 class Evaluator {
 
-  private static final ScaleError SCALE = ScaleError.of(Mass.ofGrams(2));
   private static final int MOST_PARTS = 200;
   private static final int PERCENT_DECIMALS = 4;
   private static final int MONEY_DECIMALS = 6;
@@ -90,7 +89,7 @@ class Evaluator {
       CostingSchool school) {}
 
   private static BalanceJson balance(Breakdown breakdown) {
-    Balance balance = Balance.of(breakdown, Mass.ZERO, LossNorm.STARTING, SCALE);
+    Balance balance = Balance.of(breakdown, Mass.ZERO, LossNorm.STARTING, ScaleError.BENCH);
     return new BalanceJson(
         balance.purchased().inGrams(),
         balance.tallied().inGrams(),

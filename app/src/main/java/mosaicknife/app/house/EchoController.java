@@ -6,7 +6,6 @@ import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.PriceText;
 import mosaicknife.core.quantity.QuantityFormatException;
-import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -54,17 +53,11 @@ class EchoController {
         PriceText text = PriceText.parse(typed, formats.system().large(), formats.currency());
         return new Echo(text.echo(), text.note().stream().toList());
       }
-      MassText text = MassText.parse(typed, unit(what, formats.system()));
+      MassUnit bare = what == What.PORTION ? formats.system().small() : formats.system().large();
+      MassText text = MassText.parse(typed, bare);
       return new Echo(text.echo(), text.note().stream().toList());
     } catch (QuantityFormatException problem) {
       return new Echo("", List.of(problem.getMessage()));
     }
-  }
-
-  private static MassUnit unit(What what, UnitSystem system) {
-    if (what == What.WEIGHT) {
-      return system.large();
-    }
-    return system == UnitSystem.METRIC ? MassUnit.GRAM : MassUnit.OUNCE;
   }
 }

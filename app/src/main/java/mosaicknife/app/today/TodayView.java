@@ -30,7 +30,7 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
       String mass,
       String progress,
       String verdict,
-      long portions,
+      String portions,
       String next,
       String nextLink) {}
 
@@ -47,14 +47,17 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
                 .map(s -> s.balance().remainder())
                 .toList());
     List<Row> rows = sheets.stream().map(s -> row(s, formats)).toList();
-    long portions = rows.stream().filter(r -> !r.lot().isFinished()).mapToLong(Row::portions).sum();
+    long portions =
+        sheets.stream()
+            .filter(s -> !s.lot().isFinished())
+            .mapToLong(s -> portions(s).count())
+            .sum();
     return new TodayView(
         rows, decisions, inside.isPositive() ? formats.mass(inside) : "", portions);
   }
 
   private static Row row(BenchSheet sheet, Formats formats) {
     Lot lot = sheet.lot();
-    long portions = WholePortions.in(sheet.breakdown().mains(), lot.portionTarget()).count();
     Step step = step(sheet);
     return new Row(
         sheet,
@@ -63,9 +66,20 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
         formats.mass(lot.purchased()),
         "%d of %d".formatted(sheet.weightsTaken(), sheet.weights()),
         sheet.balance().verdict().name(),
-        portions,
+        text(portions(sheet)),
         step.words(),
         step.link());
+  }
+
+  private static WholePortions portions(BenchSheet sheet) {
+    return WholePortions.in(sheet.breakdown().mains(), sheet.lot().portionTarget());
+  }
+
+  private static String text(WholePortions portions) {
+    if (portions.count() == 0) {
+      return "–";
+    }
+    return (portions.isEstimated() ? "≈ " : "") + portions.count();
   }
 
   /** What comes next for a lot, and where. */

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import mosaicknife.app.account.PeopleBook;
-import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.Held;
@@ -83,21 +82,9 @@ class UseController {
     return "redirect:/use/" + id;
   }
 
-  /** Gives every open part the purpose its body plan proposes, where that needs nothing more. */
   @PostMapping("/use/{id}/usual")
   String usual(@PathVariable long id) {
-    BenchSheet sheet = sheets.get(id);
-    for (BenchPart part : sheet.open()) {
-      sheet
-          .lot()
-          .species()
-          .plan()
-          .findSlot(part.slot())
-          .map(slot -> slot.usual())
-          .filter(purpose -> purpose != Purpose.HOLD)
-          .ifPresent(
-              purpose -> purposes.assign(id, part.slot(), part.version(), purpose, Use.PLAIN));
-    }
+    purposes.assignUsual(id);
     return "redirect:/use/" + id;
   }
 

@@ -7,7 +7,6 @@ import java.util.stream.Stream;
 import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.quantity.Mass;
 
@@ -58,8 +57,7 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
 
   private static Row row(
       BenchSheet sheet, BenchPart part, Map<Long, String> names, Formats formats) {
-    Optional<Purpose> usual =
-        sheet.lot().species().plan().findSlot(part.slot()).map(slot -> slot.usual());
+    Optional<Purpose> usual = sheet.usualPurpose(part);
     Mass shown = part.isStarted() ? part.mass() : part.expected().orElse(Mass.ZERO);
     return new Row(
         part,
@@ -82,11 +80,10 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
   }
 
   private static Choice choice(BenchPart part, Purpose purpose, Optional<Purpose> usual) {
-    boolean irreducible = part.kind().nature() == PartClass.IRREDUCIBLE;
     return new Choice(
         purpose,
         part.purpose().filter(purpose::equals).isPresent(),
-        !irreducible || purpose == Purpose.COMPOST || purpose == Purpose.BIN,
+        part.kind().mayBeFor(purpose),
         part.purpose().isEmpty() && usual.filter(purpose::equals).isPresent());
   }
 }

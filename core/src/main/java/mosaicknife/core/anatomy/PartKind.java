@@ -30,4 +30,15 @@ public record PartKind(
     Check.text(meaning, "meaning");
     synonyms = List.copyOf(synonyms);
   }
+
+  /**
+   * Returns whether a part of this kind may be used for a purpose. Gills and guts spoil every plate
+   * and pot: they may only go to compost or bin.
+   *
+   * @param purpose the purpose
+   * @return false for an irreducible part and any other purpose
+   */
+  public boolean mayBeFor(Purpose purpose) {
+    return nature != PartClass.IRREDUCIBLE || purpose == Purpose.COMPOST || purpose == Purpose.BIN;
+  }
 }

@@ -14,6 +14,9 @@ import mosaicknife.core.quantity.Mass;
  */
 public record ScaleError(Mass readability, Mass repeatability) {
 
+  /** A bench scale with steps of 2 g, assumed where the scale of a weighing is not told apart. */
+  public static final ScaleError BENCH = of(Mass.ofGrams(2));
+
   /** Refuses a scale without step. */
   public ScaleError {
     Check.that(readability.isPositive(), "Expected a readability above 0 g, found " + readability);

@@ -46,6 +46,17 @@ public class AnatomyTest {
     assertFalse(Purpose.POT.isServed());
   }
 
+  @Test
+  public void gillsAndGutsMayOnlyGoToCompostOrBin() {
+    for (PartKind kind : Catalogue.shipped().kinds()) {
+      boolean irreducible = List.of("gills", "guts").contains(kind.code());
+      for (Purpose purpose : Purpose.values()) {
+        boolean away = purpose == Purpose.COMPOST || purpose == Purpose.BIN;
+        assertEquals(kind.mayBeFor(purpose), away || !irreducible, kind.code() + " " + purpose);
+      }
+    }
+  }
+
   @DataProvider
   Object[][] states() {
     // state, has guts, has gills, has head
