@@ -12,10 +12,18 @@ import mosaicknife.core.check.Check;
  * @param name the name on screen
  * @param special what is special about cutting it, one line
  * @param slots the parts in cutting order
+ * @param routes the ways to break it, the usual one first
+ * @param thickness how thick one side is along the body; with the drawing it makes the mass profile
  * @param drawing the drawing
  */
 public record BodyPlan(
-    String code, String name, String special, List<PartSlot> slots, Drawing drawing) {
+    String code,
+    String name,
+    String special,
+    List<PartSlot> slots,
+    List<Route> routes,
+    Thickness thickness,
+    Drawing drawing) {
 
   /** Refuses a plan without parts, two slots of one code, or a region of an unknown slot. */
   public BodyPlan {
@@ -23,6 +31,8 @@ public record BodyPlan(
     Check.text(name, "name");
     Check.text(special, "special");
     slots = List.copyOf(Check.notEmpty(slots, "slots"));
+    routes = List.copyOf(Check.notEmpty(routes, "routes"));
+    Check.notNull(thickness, "thickness");
     List<String> codes = slots.stream().map(PartSlot::code).toList();
     Check.that(
         codes.stream().distinct().count() == codes.size(),

@@ -1,9 +1,12 @@
 package mosaicknife.core.anatomy;
 
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import mosaicknife.core.check.Check;
 
 /** The fish, body plans and part kinds that are known. */
@@ -11,13 +14,23 @@ public final class Catalogue {
 
   private final Map<String, PartKind> kinds;
   private final Map<String, BodyPlan> plans;
+  private final Map<String, List<Share>> usualShares;
   private final Map<String, Species> species;
+  private final List<RefusedFish> refused;
+  private final NameIndex<Species> names;
 
   Catalogue(
-      Map<String, PartKind> kinds, Map<String, BodyPlan> plans, Map<String, Species> species) {
+      Map<String, PartKind> kinds,
+      Map<String, BodyPlan> plans,
+      Map<String, List<Share>> usualShares,
+      Map<String, Species> species,
+      List<RefusedFish> refused) {
     this.kinds = Check.notNull(kinds, "kinds");
     this.plans = Check.notNull(plans, "plans");
+    this.usualShares = Check.notNull(usualShares, "norms of the plans");
     this.species = Check.notNull(species, "species");
+    this.refused = List.copyOf(refused);
+    this.names = new NameIndex<>(List.copyOf(species.values()), Species::names);
   }
 
   /**
@@ -92,13 +105,71 @@ public final class Catalogue {
   }
 
   /**
+   * Finds a body plan.
+   *
+   * @param code its code
+   * @return the plan, or empty
+   */
+  public Optional<BodyPlan> findPlan(String code) {
+    return Optional.ofNullable(plans.get(code));
+  }
+
+  /**
+   * Returns in which proportions a fish of a body plan usually falls apart.
+   *
+   * @param plan the plan
+   * @return the starting norms of the plan; they add up to 1
+   */
+  public List<Share> usualShares(BodyPlan plan) {
+    return List.copyOf(usualShares.getOrDefault(plan.code(), List.of()));
+  }
+
+  /**
    * Finds species by any of their names, with typing errors.
    *
    * @param query what was typed; blank gives all
-   * @return the species whose names contain it, in the order of the file; if there are none, those
-   *     with a similar name, the most similar first
+   * @return the species found, the best first: a whole name before the start of one, that before
+   *     the start of a word, that before the middle of a word; if no name contains it, those with a
+   *     similar name
    */
   public List<Species> search(String query) {
-    return NameSearch.find(List.copyOf(species.values()), query);
+    return names.find(query);
+  }
+
+  /**
+   * Finds a fish that is refused.
+   *
+   * @param query any of its names, with typing errors
+   * @return the fish and the reason, or empty
+   */
+  public Optional<RefusedFish> findRefused(String query) {
+    return new NameIndex<>(refused, fish -> fish.names().stream()).findClose(query);
+  }
+
+  /**
+   * Finds kinds of part by name or synonym. A word with two meanings gives both.
+   *
+   * @param query what was typed; blank gives all
+   * @return the kinds, the best first
+   */
+  public List<PartKind> searchKinds(String query) {
+    return new NameIndex<>(
+            List.copyOf(kinds.values()),
+            kind -> Stream.concat(Stream.of(kind.name()), kind.synonyms().stream()))
+        .find(query);
+  }
+
+  /**
+   * Returns a catalogue in which some species are replaced, added or left out.
+   *
+   * @param changed the species as the house wants them; a known code replaces, a new one is added
+   * @param removed the codes of those to leave out
+   * @return the new catalogue; this one stays as it is
+   */
+  public Catalogue with(Collection<Species> changed, Set<String> removed) {
+    Map<String, Species> all = new LinkedHashMap<>(species);
+    changed.forEach(fish -> all.put(fish.code(), fish));
+    removed.forEach(all::remove);
+    return new Catalogue(kinds, plans, usualShares, all, refused);
   }
 }

@@ -8,8 +8,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import mosaicknife.core.anatomy.Drawing.Place;
 import mosaicknife.core.anatomy.Drawing.Region;
 import mosaicknife.core.anatomy.Drawing.View;
 import mosaicknife.core.anatomy.ReferenceFile.Line;
@@ -22,6 +23,7 @@ final class CatalogueReader {
 
   private final Map<String, PartKind> kinds = new LinkedHashMap<>();
   private final Map<String, BodyPlan> plans = new LinkedHashMap<>();
+  private final Map<String, List<Share>> usualShares = new LinkedHashMap<>();
   private final Map<String, List<Share>> shares = new LinkedHashMap<>();
   private final Map<String, Species> species = new LinkedHashMap<>();
 
@@ -31,12 +33,17 @@ final class CatalogueReader {
     CatalogueReader reader = new CatalogueReader();
     ReferenceFile.open("part-kinds.csv").lines().forEach(reader::readKind);
     reader.readPlans();
+    ReferenceFile.open("plan-norms.csv").lines().forEach(reader::readUsualShare);
     List<Line> fish = ReferenceFile.open("species.csv").lines();
     Map<String, BodyPlan> planOf =
         fish.stream().collect(Collectors.toMap(l -> l.field(0), reader::planOf));
     ReferenceFile.open("norms.csv").lines().forEach(line -> reader.readShare(line, planOf));
     fish.forEach(reader::readSpecies);
-    return new Catalogue(reader.kinds, reader.plans, reader.species);
+    List<RefusedFish> refused =
+        ReferenceFile.open("refused.csv").lines().stream()
+            .map(line -> new RefusedFish(line.list(0), line.field(1)))
+            .toList();
+    return new Catalogue(reader.kinds, reader.plans, reader.usualShares, reader.species, refused);
   }
 
   private void readKind(Line line) {
@@ -47,7 +54,11 @@ final class CatalogueReader {
             line.read(2, PartClass::valueOf),
             line.read(3, Stage::valueOf),
             line.field(4),
-            line.list(5));
+            line.field(5),
+            line.list(6));
+    if (!kind.cutFrom().isEmpty() && kind.code().equals(kind.cutFrom())) {
+      throw line.problem("expected a part cut out of another");
+    }
     kinds.put(kind.code(), kind);
   }
 
@@ -80,35 +91,77 @@ final class CatalogueReader {
     return plan;
   }
 
+  private void readUsualShare(Line line) {
+    BodyPlan plan = plans.get(line.field(0));
+    if (plan == null) {
+      throw line.problem("expected a body plan, one of " + plans.keySet());
+    }
+    usualShares.computeIfAbsent(plan.code(), code -> new ArrayList<>()).add(share(line, plan));
+  }
+
   private void readShare(Line line, Map<String, BodyPlan> planOf) {
     BodyPlan plan = planOf.get(line.field(0));
     if (plan == null) {
       throw line.problem("expected a species, one of " + planOf.keySet());
     }
+    shares.computeIfAbsent(line.field(0), code -> new ArrayList<>()).add(share(line, plan));
+  }
+
+  private static Share share(Line line, BodyPlan plan) {
     PartSlot slot =
         plan.findSlot(line.field(1))
             .orElseThrow(() -> line.problem("expected a slot of plan " + plan.code()));
-    double mean = line.read(2, Double::parseDouble);
-    double spread = line.read(3, Double::parseDouble);
-    shares
-        .computeIfAbsent(line.field(0), code -> new ArrayList<>())
-        .add(new Share(slot, mean, spread));
+    return new Share(slot, line.read(2, Double::parseDouble), line.read(3, Double::parseDouble));
   }
 
   private void readSpecies(Line line) {
     String code = line.field(0);
-    List<Share> parts = new ArrayList<>(shares.getOrDefault(code, List.of()));
-    parts.sort(Comparator.comparingInt(share -> share.slot().number()));
-    Set<Trait> traits =
-        line.list(5).stream()
-            .map(trait -> Trait.valueOf(trait.toUpperCase(Locale.ROOT)))
-            .collect(Collectors.toSet());
-    MassRange usual =
-        new MassRange(line.read(6, Mass::ofKilograms), line.read(7, Mass::ofKilograms));
+    BodyPlan plan = planOf(line);
+    Eating eating =
+        new Eating(
+            line.read(11, text -> word(text, Eating.Flesh::valueOf)),
+            line.read(12, text -> word(text, Eating.Texture::valueOf)),
+            line.read(13, text -> word(text, Eating.Flavour::valueOf)),
+            line.read(15, text -> word(text, Eating.Skin::valueOf)),
+            line.read(16, text -> word(text, Eating.Scales::valueOf)),
+            line.read(17, Double::parseDouble),
+            line.read(18, Mass::ofKilograms),
+            line.read(10, Double::parseDouble));
     species.put(
         code,
         new Species(
-            code, line.field(1), line.field(2), line.list(4), planOf(line), traits, usual, parts));
+            code,
+            line.field(1),
+            line.field(2),
+            line.list(4).stream().map(MarketName::parse).toList(),
+            plan,
+            line.list(14).stream()
+                .map(text -> word(text, Trait::valueOf))
+                .collect(Collectors.toSet()),
+            eating,
+            new MassRange(line.read(5, Mass::ofKilograms), line.read(6, Mass::ofKilograms)),
+            line.list(20).stream().map(SizeGrade::parseKilograms).toList(),
+            line.read(19, Season::parse),
+            norms(line, plan)));
+  }
+
+  /** A fish with norms of its own has them; the others are made from their three figures. */
+  private List<Share> norms(Line line, BodyPlan plan) {
+    List<Share> own = new ArrayList<>(shares.getOrDefault(line.field(0), List.of()));
+    if (!own.isEmpty()) {
+      own.sort(Comparator.comparingInt(share -> share.slot().number()));
+      return own;
+    }
+    StartingFigures figures =
+        new StartingFigures(
+            line.read(7, Double::parseDouble),
+            line.read(8, Double::parseDouble),
+            line.read(9, Double::parseDouble));
+    return figures.applyTo(usualShares.get(plan.code()), 1);
+  }
+
+  private static <T> T word(String text, Function<String, T> reader) {
+    return reader.apply(text.toUpperCase(Locale.ROOT).replace('-', '_'));
   }
 
   /** Collects the lines of one plan. */
@@ -116,6 +169,8 @@ final class CatalogueReader {
 
     private final Line head;
     private final List<PartSlot> slots = new ArrayList<>();
+    private final List<Route> routes = new ArrayList<>();
+    private Thickness thickness;
     private final List<ViewBuilder> views = new ArrayList<>();
 
     private PlanBuilder(Line head) {
@@ -125,6 +180,8 @@ final class CatalogueReader {
     private void add(Line line) {
       switch (line.field(0)) {
         case "slot" -> slots.add(slot(line));
+        case "route" -> routes.add(new Route(line.field(1), line.field(2), line.field(3)));
+        case "thick" -> thickness = line.read(1, PlanBuilder::thickness);
         case "view" -> views.add(new ViewBuilder(line));
         default -> {
           if (views.isEmpty()) {
@@ -133,6 +190,10 @@ final class CatalogueReader {
           views.get(views.size() - 1).add(line);
         }
       }
+    }
+
+    private static Thickness thickness(String text) {
+      return new Thickness(Arrays.stream(text.split(" +")).map(Double::valueOf).toList());
     }
 
     private PartSlot slot(Line line) {
@@ -154,7 +215,8 @@ final class CatalogueReader {
               head.read(4, Double::parseDouble),
               head.read(5, Double::parseDouble),
               views.stream().map(ViewBuilder::build).toList());
-      return new BodyPlan(head.field(1), head.field(2), head.field(3), slots, drawing);
+      return new BodyPlan(
+          head.field(1), head.field(2), head.field(3), slots, routes, thickness, drawing);
     }
   }
 
@@ -162,9 +224,7 @@ final class CatalogueReader {
   private static final class ViewBuilder {
 
     private final String name;
-    private final double left;
-    private final double top;
-    private final double scale;
+    private final Place place;
     private final List<Region> regions = new ArrayList<>();
     private final List<Shape> marks = new ArrayList<>();
     private Shape contour;
@@ -172,9 +232,11 @@ final class CatalogueReader {
 
     private ViewBuilder(Line line) {
       name = line.field(1);
-      left = line.read(2, Double::parseDouble);
-      top = line.read(3, Double::parseDouble);
-      scale = line.read(4, Double::parseDouble);
+      place =
+          new Place(
+              line.read(2, Double::parseDouble),
+              line.read(3, Double::parseDouble),
+              line.read(4, Double::parseDouble));
     }
 
     private void add(Line line) {
@@ -228,11 +290,11 @@ final class CatalogueReader {
     }
 
     private Point placed(double x, double y) {
-      return new Point(left + scale * x, top + scale * y);
+      return place.toSheet(x, y);
     }
 
     private View build() {
-      return new View(name, contour, regions, marks, Optional.ofNullable(eye));
+      return new View(name, contour, regions, marks, Optional.ofNullable(eye), place);
     }
   }
 }

@@ -32,9 +32,15 @@ public record Drawing(double width, double height, List<View> views) {
    * @param regions the regions, back to front
    * @param marks lines with no meaning of their own: gill cover, mouth, rays, bones
    * @param eye the middle of the eye, if this view shows one
+   * @param place where it lies on the sheet
    */
   public record View(
-      String name, Shape contour, List<Region> regions, List<Shape> marks, Optional<Point> eye) {
+      String name,
+      Shape contour,
+      List<Region> regions,
+      List<Shape> marks,
+      Optional<Point> eye,
+      Place place) {
 
     /** Copies the lists. */
     public View {
@@ -43,6 +49,44 @@ public record Drawing(double width, double height, List<View> views) {
       regions = List.copyOf(regions);
       marks = List.copyOf(marks);
       Check.notNull(eye, "eye");
+      Check.notNull(place, "place");
+    }
+  }
+
+  /**
+   * Where a view lies on the sheet: its points are scaled, then moved.
+   *
+   * @param left how far it is moved to the right, in body lengths
+   * @param top how far it is moved down
+   * @param scale how large a body length is drawn, above 0
+   */
+  public record Place(double left, double top, double scale) {
+
+    /** Refuses a view without size. */
+    public Place {
+      Check.inRange(scale, 0.01, 10, "scale");
+    }
+
+    /**
+     * Returns where a point of the body lies on the sheet.
+     *
+     * @param x body lengths from the tip of the head
+     * @param y body lengths down
+     * @return the point on the sheet
+     */
+    public Point toSheet(double x, double y) {
+      return new Point(left + scale * x, top + scale * y);
+    }
+
+    /**
+     * Returns which point of the body lies at a place of the sheet.
+     *
+     * @param x to the right on the sheet
+     * @param y down on the sheet
+     * @return the point of the body
+     */
+    public Point toBody(double x, double y) {
+      return new Point((x - left) / scale, (y - top) / scale);
     }
   }
 

@@ -10,6 +10,7 @@ import mosaicknife.core.check.Check;
  * @param name the field's word in the singular, in English
  * @param nature flesh, by-product or irreducible
  * @param stage when it leaves the fish
+ * @param cutFrom the code of the part it is cut out of; empty for the whole fish
  * @param meaning one line that explains the word
  * @param synonyms other names, so that search and help find it
  */
@@ -18,6 +19,7 @@ public record PartKind(
     String name,
     PartClass nature,
     Stage stage,
+    String cutFrom,
     String meaning,
     List<String> synonyms) {
 
@@ -27,6 +29,7 @@ public record PartKind(
     Check.text(name, "name");
     Check.notNull(nature, "nature");
     Check.notNull(stage, "stage");
+    Check.notNull(cutFrom, "part it is cut out of");
     Check.text(meaning, "meaning");
     synonyms = List.copyOf(synonyms);
   }

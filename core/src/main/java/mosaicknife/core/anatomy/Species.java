@@ -15,20 +15,26 @@ import mosaicknife.core.quantity.Mass;
  * @param code the lasting identifier, such as {@code hake}
  * @param name the name on screen
  * @param scientificName the scientific name
- * @param otherNames market names and synonyms
+ * @param marketNames market names and synonyms, by region
  * @param plan the body plan
- * @param traits what matters in the kitchen
+ * @param traits what to be careful about
+ * @param eating how it eats and what it asks of the knife
  * @param usualMass the usual mass of one fish, lowest and highest
+ * @param grades the size grades it is sold in, the smallest first
+ * @param season the months in which it is usually at its best
  * @param shares the parts of the ungutted fish in cutting order; the means add up to 1
  */
 public record Species(
     String code,
     String name,
     String scientificName,
-    List<String> otherNames,
+    List<MarketName> marketNames,
     BodyPlan plan,
     Set<Trait> traits,
+    Eating eating,
     MassRange usualMass,
+    List<SizeGrade> grades,
+    Season season,
     List<Share> shares) {
 
   private static final double SUM_TOLERANCE = 0.0005;
@@ -38,10 +44,13 @@ public record Species(
     Check.text(code, "code");
     Check.text(name, "name");
     Check.text(scientificName, "scientific name");
-    otherNames = List.copyOf(otherNames);
+    marketNames = List.copyOf(marketNames);
     Check.notNull(plan, "plan");
     traits = Set.copyOf(traits);
+    Check.notNull(eating, "eating qualities");
     Check.notNull(usualMass, "usual mass");
+    grades = List.copyOf(Check.notEmpty(grades, "size grades"));
+    Check.notNull(season, "season");
     shares = List.copyOf(Check.notEmpty(shares, "shares"));
     double sum = shares.stream().mapToDouble(Share::mean).sum();
     Check.that(
@@ -49,22 +58,41 @@ public record Species(
         "Expected the shares of '%s' to add up to 1, found %.4f".formatted(code, sum));
   }
 
-  /** What matters about a species in the kitchen. */
+  /** What to be careful about with a species. */
   public enum Trait {
-    /** White flesh: clear stock, mild taste. */
-    WHITE,
-    /** Oily flesh: poor stock. */
-    OILY,
     /** Forms histamine when it gets warm: cold all the way. */
-    HISTAMINE,
+    HISTAMINE("Histamine: cold all the way"),
     /** May carry parasites when served raw or underdone. */
-    PARASITES,
+    PARASITES("Parasites when raw or underdone"),
+    /** Can carry a reef toxin, by size and area, that cooking does not destroy. */
+    REEF_TOXIN("Reef toxin in some areas and sizes"),
+    /** Wax esters in the flesh: small portions, and guests are told. */
+    WAX_ESTER("Wax esters: small portions, tell the guest"),
     /** Sharp spines or thorns. */
-    SPINES,
-    /** Usually farmed. */
-    FARMED,
+    SPINES("Sharp spines or thorns"),
+    /** Skin that tears: sharpen between fish. */
+    THIN_SKIN("Thin skin tears: sharpen between fish"),
+    /** Usually farmed: poor stock. */
+    FARMED("Usually farmed"),
+    /** Protected or limited in many places: papers are asked for. */
+    PROTECTED("Protected or limited in places: ask for papers"),
     /** Heavy: two people to lift and turn. */
-    HEAVY
+    HEAVY("Heavy: two people");
+
+    private final String title;
+
+    Trait(String title) {
+      this.title = title;
+    }
+
+    /**
+     * Returns the trait in a few words.
+     *
+     * @return such as {@code Sharp spines or thorns}
+     */
+    public String title() {
+      return title;
+    }
   }
 
   /**
@@ -106,11 +134,24 @@ public record Species(
   }
 
   /**
+   * Returns the main cuts together, by the starting norm.
+   *
+   * @return their fraction of the ungutted fish
+   */
+  public double flesh() {
+    return shares.stream()
+        .filter(share -> share.slot().usual() == Purpose.PLATE)
+        .mapToDouble(Share::mean)
+        .sum();
+  }
+
+  /**
    * Returns every name of this fish: on screen, scientific, market names and synonyms.
    *
    * @return the names
    */
   public Stream<String> names() {
-    return Stream.concat(Stream.of(name, scientificName), otherNames.stream());
+    return Stream.concat(
+        Stream.of(name, scientificName), marketNames.stream().map(MarketName::name));
   }
 }

@@ -111,7 +111,9 @@ public final class Yields {
         gone.stream()
             .allMatch(
                 stage ->
-                    breakdown.leaves().stream().anyMatch(leaf -> mainKindOf(stage, leaf.kind())));
+                    hasNothingAt(stage)
+                        || breakdown.leaves().stream()
+                            .anyMatch(leaf -> mainKindOf(stage, leaf.kind())));
     if (!cleaner || !allWeighed) {
       return Optional.empty();
     }
@@ -120,6 +122,15 @@ public final class Yields {
     return left.isPositive()
         ? Optional.of(new Basis(state, left, Knowledge.BY_DIFFERENCE))
         : Optional.empty();
+  }
+
+  /** A ray has no head of its own and its gills stay in the body: nothing is missing there. */
+  private boolean hasNothingAt(Stage stage) {
+    return species
+        .filter(
+            fish ->
+                fish.shares().stream().noneMatch(share -> mainKindOf(stage, share.slot().kind())))
+        .isPresent();
   }
 
   private Optional<Basis> byNorm(State state) {

@@ -10,6 +10,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import mosaicknife.core.anatomy.Drawing.Place;
 import mosaicknife.core.anatomy.Drawing.Region;
 import mosaicknife.core.anatomy.Drawing.View;
 import mosaicknife.core.anatomy.Species.MassRange;
@@ -20,7 +21,7 @@ import org.testng.annotations.Test;
 public class AnatomyTest {
 
   private static final PartKind FILLET =
-      new PartKind("fillet", "Fillet", PartClass.FLESH, Stage.CUTTING, "The meat", List.of());
+      new PartKind("fillet", "Fillet", PartClass.FLESH, Stage.CUTTING, "", "The meat", List.of());
   private static final PartSlot LEFT =
       new PartSlot("fillet-left", 1, FILLET, Side.LEFT, Purpose.PLATE);
   private static final Shape LINE =
@@ -48,8 +49,15 @@ public class AnatomyTest {
 
   @Test
   public void gillsAndGutsMayOnlyGoToCompostOrBin() {
+    assertEquals(
+        Catalogue.shipped().kinds().stream()
+            .filter(kind -> kind.nature() == PartClass.IRREDUCIBLE)
+            .map(PartKind::code)
+            .filter(List.of("guts", "gills", "frame", "skin")::contains)
+            .toList(),
+        List.of("guts", "gills"));
     for (PartKind kind : Catalogue.shipped().kinds()) {
-      boolean irreducible = List.of("gills", "guts").contains(kind.code());
+      boolean irreducible = kind.nature() == PartClass.IRREDUCIBLE;
       for (Purpose purpose : Purpose.values()) {
         boolean away = purpose == Purpose.COMPOST || purpose == Purpose.BIN;
         assertEquals(kind.mayBeFor(purpose), away || !irreducible, kind.code() + " " + purpose);
@@ -78,15 +86,10 @@ public class AnatomyTest {
 
   @Test
   public void aPlanRefusesASlotTwiceAndARegionOfNoSlot() {
-    Drawing drawing = drawing("fillet-left");
-    assertEquals(new BodyPlan("p", "Plan", "special", List.of(LEFT), drawing).slots().size(), 1);
-    assertThrows(
-        IllegalArgumentException.class,
-        () -> new BodyPlan("p", "Plan", "special", List.of(LEFT, LEFT), drawing));
+    assertEquals(plan(List.of(LEFT), "fillet-left").slots().size(), 1);
+    assertThrows(IllegalArgumentException.class, () -> plan(List.of(LEFT, LEFT), "fillet-left"));
     IllegalArgumentException unknown =
-        expectThrows(
-            IllegalArgumentException.class,
-            () -> new BodyPlan("p", "Plan", "special", List.of(LEFT), drawing("fin")));
+        expectThrows(IllegalArgumentException.class, () -> plan(List.of(LEFT), "fin"));
     assertEquals(unknown.getMessage(), "Expected a slot of plan 'p', found region 'fin'");
   }
 
@@ -108,16 +111,20 @@ public class AnatomyTest {
             "x",
             "Ray",
             "Raja clavata",
-            List.of("raie bouclée"),
+            List.of(MarketName.parse("FR:raie bouclée")),
             species(1.0).plan(),
             Set.of(),
+            species(1.0).eating(),
             new MassRange(Mass.ofGrams(1), Mass.ofGrams(2)),
+            species(1.0).grades(),
+            Season.ALL_YEAR,
             List.of(new Share(LEFT, 1.0, 0.1)));
+    NameIndex<Species> names = new NameIndex<>(List.of(ray), Species::names);
     for (String query : List.of("RAY", "bouclee", "Bouclée", " raja ", "", "bouclle", "RAJO")) {
-      assertEquals(NameSearch.find(List.of(ray), query), List.of(ray), query);
+      assertEquals(names.find(query), List.of(ray), query);
     }
     for (String query : List.of("skate", "xy", "<script>", "q".repeat(5_000))) {
-      assertEquals(NameSearch.find(List.of(ray), query), List.of(), query);
+      assertEquals(names.find(query), List.of(), query);
     }
   }
 
@@ -144,12 +151,24 @@ public class AnatomyTest {
 
   private static Drawing drawing(String slot) {
     Region region = new Region(slot, LINE, true, new Point(0, 0));
-    View view = new View("side", LINE, List.of(region), List.of(), Optional.empty());
+    View view =
+        new View("side", LINE, List.of(region), List.of(), Optional.empty(), new Place(0, 0, 1));
     return new Drawing(1, 1, List.of(view));
   }
 
+  private static BodyPlan plan(List<PartSlot> slots, String drawn) {
+    return new BodyPlan(
+        "p",
+        "Plan",
+        "special",
+        slots,
+        List.of(new Route("fillets", "Fillets", "Along the bone.")),
+        new Thickness(List.of(0.1, 0.1)),
+        drawing(drawn));
+  }
+
   private static Species species(double share) {
-    BodyPlan plan = new BodyPlan("p", "Plan", "special", List.of(LEFT), drawing("fillet-left"));
+    BodyPlan plan = plan(List.of(LEFT), "fillet-left");
     return new Species(
         "x",
         "X",
@@ -157,7 +176,18 @@ public class AnatomyTest {
         List.of(),
         plan,
         Set.of(),
+        new Eating(
+            Eating.Flesh.WHITE,
+            Eating.Texture.FIRM,
+            Eating.Flavour.MILD,
+            Eating.Skin.NO,
+            Eating.Scales.NONE,
+            0.4,
+            Mass.ofGrams(1),
+            0.08),
         new MassRange(Mass.ofGrams(1), Mass.ofGrams(2)),
+        List.of(new SizeGrade(Mass.ofGrams(1), Mass.ofGrams(2))),
+        Season.ALL_YEAR,
         List.of(new Share(LEFT, share, 0.1)));
   }
 }
