@@ -14,6 +14,7 @@ import mosaicknife.core.check.Check;
  * @param slots the parts in cutting order
  * @param routes the ways to break it, the usual one first
  * @param thickness how thick one side is along the body; with the drawing it makes the mass profile
+ * @param work how long one takes to break
  * @param drawing the drawing
  */
 public record BodyPlan(
@@ -23,6 +24,7 @@ public record BodyPlan(
     List<PartSlot> slots,
     List<Route> routes,
     Thickness thickness,
+    Work work,
     Drawing drawing) {
 
   /** Refuses a plan without parts, two slots of one code, or a region of an unknown slot. */
@@ -33,6 +35,7 @@ public record BodyPlan(
     slots = List.copyOf(Check.notEmpty(slots, "slots"));
     routes = List.copyOf(Check.notEmpty(routes, "routes"));
     Check.notNull(thickness, "thickness");
+    Check.notNull(work, "work");
     List<String> codes = slots.stream().map(PartSlot::code).toList();
     Check.that(
         codes.stream().distinct().count() == codes.size(),

@@ -171,6 +171,7 @@ final class CatalogueReader {
     private final List<PartSlot> slots = new ArrayList<>();
     private final List<Route> routes = new ArrayList<>();
     private Thickness thickness;
+    private Work work;
     private final List<ViewBuilder> views = new ArrayList<>();
 
     private PlanBuilder(Line head) {
@@ -181,6 +182,8 @@ final class CatalogueReader {
       switch (line.field(0)) {
         case "slot" -> slots.add(slot(line));
         case "route" -> routes.add(new Route(line.field(1), line.field(2), line.field(3)));
+        case "work" ->
+            work = new Work(line.read(1, Double::parseDouble), line.read(2, Double::parseDouble));
         case "thick" -> thickness = line.read(1, PlanBuilder::thickness);
         case "view" -> views.add(new ViewBuilder(line));
         default -> {
@@ -216,7 +219,7 @@ final class CatalogueReader {
               head.read(5, Double::parseDouble),
               views.stream().map(ViewBuilder::build).toList());
       return new BodyPlan(
-          head.field(1), head.field(2), head.field(3), slots, routes, thickness, drawing);
+          head.field(1), head.field(2), head.field(3), slots, routes, thickness, work, drawing);
     }
   }
 

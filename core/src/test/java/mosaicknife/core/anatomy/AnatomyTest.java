@@ -164,6 +164,7 @@ public class AnatomyTest {
         slots,
         List.of(new Route("fillets", "Fillets", "Along the bone.")),
         new Thickness(List.of(0.1, 0.1)),
+        new Work(3, 1.6),
         drawing(drawn));
   }
 

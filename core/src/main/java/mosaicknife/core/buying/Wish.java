@@ -1,0 +1,36 @@
+package mosaicknife.core.buying;
+
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.ExactMoney;
+
+/**
+ * What is to be bought for: one dish over one time.
+ *
+ * @param rule what counts as a portion
+ * @param specification how far the cuts are worked
+ * @param whole whether the fish is served whole
+ * @param demand how probable each number of portions is
+ * @param onHand portions that are there already, from 0
+ * @param serviceLevel how certain it must be that nobody goes without, from 0.5 to 0.999
+ * @param labourPerHour what an hour of work costs
+ */
+public record Wish(
+    PortionRule rule,
+    Specification specification,
+    boolean whole,
+    Counts demand,
+    int onHand,
+    double serviceLevel,
+    ExactMoney labourPerHour) {
+
+  /** Refuses numbers out of range. */
+  public Wish {
+    Check.notNull(rule, "portion rule");
+    Check.notNull(specification, "specification");
+    Check.notNull(demand, "demand");
+    Check.inRange(onHand, 0, Demand.MOST, "portions on hand");
+    Check.inRange(serviceLevel, 0.5, 0.999, "service level");
+    Check.notNull(labourPerHour, "labour");
+  }
+}
