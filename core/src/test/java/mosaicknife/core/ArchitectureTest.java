@@ -27,6 +27,7 @@ public class ArchitectureTest {
           "portion",
           "cost",
           "buying",
+          "safety",
           "scale",
           "practice");
 

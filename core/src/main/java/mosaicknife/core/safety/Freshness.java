@@ -1,0 +1,160 @@
+package mosaicknife.core.safety;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Species.Trait;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.Temperature;
+
+/**
+ * What an inspection says about a lot.
+ *
+ * @param demerits the weighted demerits as a fraction of the most there could be, from 0 (perfect)
+ *     to 1
+ * @param daysLeft estimated days left on ice, linear in the demerits; from 0
+ * @param proposal what it may become; the person decides
+ * @param reasons why, one sentence each; never empty
+ */
+public record Freshness(double demerits, double daysLeft, Fitness proposal, List<String> reasons) {
+
+  /** Up to this a fish passes as fresh enough for raw; a starting estimate. */
+  private static final double RAW_UP_TO = 0.16;
+
+  private static final double COOK_UP_TO = 0.5;
+  private static final double POT_UP_TO = 0.68;
+
+  /** Above this a histamine fish has no safe proposal without its temperature record. */
+  static final Temperature HISTAMINE_LIMIT = Temperature.ofCelsius(4);
+
+  private static final Temperature WARM = Temperature.ofCelsius(7);
+
+  /** Copies the reasons. */
+  public Freshness {
+    Check.inRange(demerits, 0, 1, "demerits");
+    Check.inRange(daysLeft, 0, 60, "days left");
+    Check.notNull(proposal, "proposal");
+    reasons = List.copyOf(Check.notEmpty(reasons, "reasons"));
+  }
+
+  /**
+   * Judges a lot.
+   *
+   * @param species the species
+   * @param state the state on arrival; a headed fish has no eyes and gills to look at
+   * @param grades the grade of each sign, 0 (best) to 3 (worst); signs on a missing head are
+   *     ignored
+   * @param temperature the temperature at receipt, if it was measured
+   * @return the judgement
+   * @throws IllegalArgumentException if a sign that is there has no grade or one out of range
+   */
+  public static Freshness of(
+      Species species, State state, Map<Sign, Integer> grades, Optional<Temperature> temperature) {
+    FreshnessGroup group = FreshnessGroup.of(species);
+    double sum = 0;
+    double most = 0;
+    List<String> reasons = new ArrayList<>();
+    Fitness proposal = Fitness.RAW;
+    for (Sign sign : Sign.values()) {
+      if (!isThere(sign, state)) {
+        continue;
+      }
+      Integer grade = grades.get(sign);
+      Check.that(grade != null, "Expected a grade for " + sign);
+      Check.inRange(grade, 0, Sign.WORST, "grade of " + sign);
+      sum += grade * group.weight(sign);
+      most += Sign.WORST * group.weight(sign);
+      proposal = Fitness.stricter(proposal, worstAlone(sign, grade, reasons));
+    }
+    double demerits = sum / most;
+    proposal = Fitness.stricter(proposal, byDemerits(demerits));
+    reasons.add(
+        0, "%.0f %% of all possible demerits for %s.".formatted(demerits * 100, words(group)));
+    proposal = Fitness.stricter(proposal, byTemperature(species, temperature, reasons));
+    double daysLeft =
+        proposal == Fitness.REFUSE
+            ? 0
+            : Math.max(0, group.daysOnIce() * (1 - demerits / POT_UP_TO));
+    return new Freshness(demerits, daysLeft, proposal, reasons);
+  }
+
+  /**
+   * Returns whether a sign can be looked at.
+   *
+   * @param sign the sign
+   * @param state the state on arrival
+   * @return false for what went with the head or the gills
+   */
+  public static boolean isThere(Sign sign, State state) {
+    boolean gillsOut = sign == Sign.GILLS && state == State.GUTTED_AND_GILLED;
+    boolean headOff = sign.onTheHead() && state == State.HEADED_AND_GUTTED;
+    return !gillsOut && !headOff;
+  }
+
+  /** One sign alone can decide: a rank smell is not outweighed by clear eyes. */
+  private static Fitness worstAlone(Sign sign, int grade, List<String> reasons) {
+    boolean deciding = sign == Sign.SMELL || sign == Sign.FLESH;
+    if (deciding && grade == Sign.WORST) {
+      reasons.add(sign.title() + " alone decides: " + lower(sign.grades().get(grade)) + ".");
+      return Fitness.REFUSE;
+    }
+    if (grade == Sign.WORST || deciding && grade == 2) {
+      reasons.add(sign.title() + ": " + lower(sign.grades().get(grade)) + ".");
+      return deciding ? Fitness.POT : Fitness.COOK;
+    }
+    return Fitness.RAW;
+  }
+
+  private static String lower(String text) {
+    return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
+  }
+
+  private static Fitness byDemerits(double demerits) {
+    if (demerits <= RAW_UP_TO) {
+      return Fitness.RAW;
+    }
+    if (demerits <= COOK_UP_TO) {
+      return Fitness.COOK;
+    }
+    return demerits <= POT_UP_TO ? Fitness.POT : Fitness.REFUSE;
+  }
+
+  private static Fitness byTemperature(
+      Species species, Optional<Temperature> temperature, List<String> reasons) {
+    boolean histamine = species.traits().contains(Trait.HISTAMINE);
+    if (temperature.isEmpty()) {
+      if (histamine) {
+        reasons.add(
+            "Not measured: a histamine fish needs its temperature before it is served raw.");
+        return Fitness.COOK;
+      }
+      return Fitness.RAW;
+    }
+    Temperature measured = temperature.get();
+    if (histamine && measured.compareTo(HISTAMINE_LIMIT) > 0) {
+      reasons.add(
+          "%s at receipt: above %s histamine may have formed, and cooking does not destroy it. Ask for the temperature record."
+              .formatted(measured, HISTAMINE_LIMIT));
+      return Fitness.REFUSE;
+    }
+    if (measured.compareTo(WARM) > 0) {
+      reasons.add("%s at receipt is too warm for raw.".formatted(measured));
+      return Fitness.COOK;
+    }
+    return Fitness.RAW;
+  }
+
+  private static String words(FreshnessGroup group) {
+    return switch (group) {
+      case WHITE -> "white fish";
+      case FLAT -> "flatfish";
+      case OILY -> "oily fish";
+      case CARTILAGE -> "rays and sharks";
+      case SALMON -> "salmon-like fish";
+    };
+  }
+}

@@ -1,0 +1,181 @@
+package mosaicknife.core.safety;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.quantity.Length;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.LengthRule.Basis;
+import org.testng.annotations.Test;
+
+public class FreshnessTest {
+
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+  private static final Species HAKE = CATALOGUE.getSpecies("hake");
+  private static final Species MACKEREL = CATALOGUE.getSpecies("mackerel");
+  private static final Optional<Temperature> COLD = Optional.of(Temperature.ofCelsius(1));
+  private static final LocalDate DAY = LocalDate.of(2026, 11, 25);
+
+  @Test
+  public void aPerfectFishKeepsLongestAndMayBeRaw() {
+    Freshness perfect = Freshness.of(HAKE, State.GUTTED, all(0), COLD);
+    assertEquals(perfect.demerits(), 0.0);
+    assertEquals(perfect.daysLeft(), 12, 1e-9);
+    assertEquals(perfect.proposal(), Fitness.RAW);
+  }
+
+  @Test
+  public void daysFallInAStraightLineWithTheDemerits() {
+    Map<Sign, Integer> slightly = all(0);
+    slightly.put(Sign.EYES, 1);
+    slightly.put(Sign.SKIN, 1);
+    slightly.put(Sign.BELLY, 1);
+    Freshness judged = Freshness.of(HAKE, State.GUTTED, slightly, COLD);
+    // weights: gills and smell 1.5, four others 1: 3 of 21 demerits
+    assertEquals(judged.demerits(), 3 / 21.0, 1e-9);
+    assertEquals(judged.daysLeft(), 12 * (1 - 3 / 21.0 / 0.68), 1e-9);
+    assertEquals(judged.proposal(), Fitness.RAW);
+    assertEquals(Freshness.of(HAKE, State.GUTTED, all(1), COLD).proposal(), Fitness.COOK);
+  }
+
+  @Test
+  public void oneBadSignDecidesAlone() {
+    Map<Sign, Integer> rank = all(0);
+    rank.put(Sign.SMELL, 3);
+    Freshness judged = Freshness.of(HAKE, State.GUTTED, rank, COLD);
+    assertEquals(judged.proposal(), Fitness.REFUSE);
+    assertEquals(judged.daysLeft(), 0.0);
+    assertTrue(judged.reasons().toString().contains("Smell alone decides"), judged.toString());
+    Map<Sign, Integer> soft = all(0);
+    soft.put(Sign.FLESH, 2);
+    assertEquals(Freshness.of(HAKE, State.GUTTED, soft, COLD).proposal(), Fitness.POT);
+    assertEquals(Freshness.of(HAKE, State.GUTTED, all(3), COLD).proposal(), Fitness.REFUSE);
+  }
+
+  @Test
+  public void aHeadedFishIsJudgedWithoutEyesAndGills() {
+    Map<Sign, Integer> grades = all(0);
+    grades.remove(Sign.EYES);
+    grades.remove(Sign.GILLS);
+    assertEquals(Freshness.of(HAKE, State.HEADED_AND_GUTTED, grades, COLD).proposal(), Fitness.RAW);
+    assertThrows(
+        IllegalArgumentException.class, () -> Freshness.of(HAKE, State.GUTTED, grades, COLD));
+    assertFalse(Freshness.isThere(Sign.GILLS, State.GUTTED_AND_GILLED));
+    assertTrue(Freshness.isThere(Sign.EYES, State.GUTTED_AND_GILLED));
+    Map<Sign, Integer> tooMuch = all(0);
+    tooMuch.put(Sign.SKIN, 4);
+    assertThrows(
+        IllegalArgumentException.class, () -> Freshness.of(HAKE, State.GUTTED, tooMuch, COLD));
+  }
+
+  @Test
+  public void aWarmHistamineFishIsRefusedAndAnUnmeasuredOneIsNotRaw() {
+    Freshness warm =
+        Freshness.of(MACKEREL, State.UNGUTTED, all(0), Optional.of(new Temperature(52)));
+    assertEquals(warm.proposal(), Fitness.REFUSE);
+    assertTrue(warm.reasons().toString().contains("5.2 °C"), warm.reasons().toString());
+    assertEquals(
+        Freshness.of(MACKEREL, State.UNGUTTED, all(0), Optional.empty()).proposal(), Fitness.COOK);
+    assertEquals(Freshness.of(MACKEREL, State.UNGUTTED, all(0), COLD).proposal(), Fitness.RAW);
+    assertEquals(
+        Freshness.of(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(8))).proposal(),
+        Fitness.COOK);
+  }
+
+  @Test
+  public void theRawGateAsksForFreezingUnlessNothingIsKnownAgainstIt() {
+    assertEquals(RawGate.of(HAKE, false, Fitness.RAW), RawGate.FREEZING_NEEDED);
+    assertEquals(RawGate.of(HAKE, false, Fitness.COOK), RawGate.CLOSED);
+    Species trout = CATALOGUE.getSpecies("trout");
+    assertEquals(RawGate.of(trout, true, Fitness.RAW), RawGate.OPEN);
+    assertEquals(RawGate.of(trout, false, Fitness.RAW), RawGate.FREEZING_NEEDED);
+  }
+
+  @Test
+  public void everyFishAgesInAGroup() {
+    assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies("turbot")), FreshnessGroup.FLAT);
+    assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies("ray")), FreshnessGroup.CARTILAGE);
+    assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies("trout")), FreshnessGroup.SALMON);
+    assertEquals(FreshnessGroup.of(MACKEREL), FreshnessGroup.OILY);
+  }
+
+  @Test
+  public void aLengthRuleWarnsAndNeverMixesForkAndTotal() {
+    LengthRule rule =
+        new LengthRule(
+            "hake",
+            Basis.TOTAL,
+            Length.parse("27"),
+            "harbour notice board",
+            DAY.minusDays(30),
+            DAY.plusDays(30));
+    assertTrue(rule.warning(Length.parse("27 cm"), Basis.TOTAL, DAY).isEmpty());
+    String below = rule.warning(Length.parse("265 mm"), Basis.TOTAL, DAY).orElseThrow();
+    assertTrue(below.startsWith("26.5 cm is below the house's minimum of 27 cm"), below);
+    assertTrue(below.endsWith("Your local code decides."), below);
+    String mixed = rule.warning(Length.parse("30"), Basis.FORK, DAY).orElseThrow();
+    assertTrue(mixed.contains("measured as fork length"), mixed);
+    String old = rule.warning(Length.parse("30"), Basis.TOTAL, DAY.plusDays(31)).orElseThrow();
+    assertTrue(old.contains("ran out"), old);
+    assertThrows(
+        IllegalArgumentException.class,
+        () -> new LengthRule("hake", Basis.FORK, Length.parse("27"), "x", DAY, DAY.minusDays(1)));
+  }
+
+  @Test
+  public void readsLengthsAndTemperaturesInEveryUnit() {
+    assertEquals(Length.parse("42,5").millimetres(), 425);
+    assertEquals(Length.parse("16.5 in").millimetres(), 419);
+    assertEquals(Length.parse("2 m").toString(), "200 cm");
+    assertEquals(Temperature.parse("36 F").toString(), "2.2 °C");
+    assertEquals(Temperature.parse("-18 °C").toString(), "−18.0 °C");
+    assertEquals(Temperature.parse("2,1").tenths(), 21);
+    for (String typed : List.of("", "abc", "-3", "0", "90 m", "<script>")) {
+      assertThrows(QuantityFormatException.class, () -> Length.parse(typed));
+    }
+    for (String typed : List.of("", "warm", "900", "-90", "4 K")) {
+      assertThrows(QuantityFormatException.class, () -> Temperature.parse(typed));
+    }
+  }
+
+  @Test
+  public void questionsATwoMetreGurnard() {
+    Species gurnard = CATALOGUE.getSpecies("gurnard");
+    String sentence =
+        Plausible.question(gurnard, Length.parse("2 m"), Optional.empty()).orElseThrow();
+    assertTrue(sentence.startsWith("A tub gurnard of 200 cm cannot be"), sentence);
+    assertTrue(
+        Plausible.question(gurnard, Length.parse("40"), Optional.of(Mass.ofGrams(700))).isEmpty());
+    assertTrue(
+        Plausible.question(gurnard, Length.parse("40"), Optional.of(Mass.ofGrams(70_000)))
+            .isPresent());
+    Species conger = CATALOGUE.getSpecies("conger");
+    assertTrue(Plausible.question(conger, Length.parse("2 m"), Optional.empty()).isEmpty());
+    assertTrue(Plausible.question(gurnard, Mass.ofKilograms("40"), 1).isPresent());
+    assertTrue(Plausible.question(gurnard, Mass.ofKilograms("4"), 4).isEmpty());
+    for (Species species : CATALOGUE.species()) {
+      assertTrue(
+          Plausible.question(species, species.usualMass().highest(), 1).isEmpty(), species.code());
+    }
+  }
+
+  private static Map<Sign, Integer> all(int grade) {
+    Map<Sign, Integer> grades = new EnumMap<>(Sign.class);
+    for (Sign sign : Sign.values()) {
+      grades.put(sign, grade);
+    }
+    return grades;
+  }
+}
