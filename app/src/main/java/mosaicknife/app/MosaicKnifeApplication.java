@@ -1,7 +1,6 @@
 package mosaicknife.app;
 
 import java.time.Clock;
-import mosaicknife.core.anatomy.Catalogue;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -24,10 +23,5 @@ public class MosaicKnifeApplication {
   @Bean
   Clock clock() {
     return Clock.systemUTC();
-  }
-
-  @Bean
-  Catalogue catalogue() {
-    return Catalogue.shipped();
   }
 }

@@ -24,6 +24,7 @@ import mosaicknife.app.bench.PurposeBook;
 import mosaicknife.app.bench.Take;
 import mosaicknife.app.bench.Use;
 import mosaicknife.app.bench.WeighingFact;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.dock.Origin;
@@ -31,7 +32,6 @@ import mosaicknife.app.dock.Receipt;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
@@ -56,7 +56,7 @@ public class LotsTest extends WithDatabase {
   @Autowired private BenchSheets sheets;
   @Autowired private PurposeBook purposes;
   @Autowired private HouseBook houses;
-  @Autowired private Catalogue catalogue;
+  @Autowired private CatalogueBook catalogue;
   @Autowired private JdbcClient jdbc;
   @Autowired private Clock clock;
 
@@ -356,7 +356,7 @@ public class LotsTest extends WithDatabase {
   private Receipt receipt(String species, State state, String kilograms, int daysAgo, int count) {
     return new Receipt(
         UUID.randomUUID(),
-        catalogue.getSpecies(species),
+        catalogue.now().getSpecies(species),
         state,
         count,
         Mass.ofKilograms(kilograms),

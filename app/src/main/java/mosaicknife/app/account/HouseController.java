@@ -3,6 +3,7 @@ package mosaicknife.app.account;
 import java.time.ZoneId;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,8 +39,12 @@ class HouseController {
 
   @PostMapping("/house")
   String change(
-      @RequestParam String name, @RequestParam UnitSystem system, @RequestParam String zone) {
-    houses.change(name, system, zone);
+      @RequestParam String name,
+      @RequestParam UnitSystem system,
+      @RequestParam String zone,
+      @RequestParam String labour,
+      @RequestParam Hemisphere hemisphere) {
+    houses.change(name, system, zone, labour, hemisphere);
     return "redirect:/house";
   }
 

@@ -12,6 +12,10 @@ public enum Permission {
   SEE_COSTS,
   /** Close a lot, and open it again. */
   FINISH_LOT,
+  /** Plan purchases: dishes, prices, orders. */
+  BUY,
+  /** Change what the house believes of its fish, and its rules. */
+  EDIT_CATALOGUE,
   /** Change the house and its people. */
   MANAGE_HOUSE
 }

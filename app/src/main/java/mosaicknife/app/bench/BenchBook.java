@@ -7,6 +7,7 @@ import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleBook;
 import mosaicknife.app.bench.WeighingEntity.Stamp;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.dock.LotReceived;
@@ -14,7 +15,6 @@ import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Share;
 import mosaicknife.core.quantity.Mass;
@@ -41,7 +41,7 @@ public class BenchBook {
   private final PeopleBook people;
   private final HouseBook houses;
   private final CurrentPerson current;
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
@@ -53,7 +53,7 @@ public class BenchBook {
       PeopleBook people,
       HouseBook houses,
       CurrentPerson current,
-      Catalogue catalogue,
+      CatalogueBook catalogue,
       ApplicationEventPublisher events,
       Clock clock) {
     this.lots = lots;

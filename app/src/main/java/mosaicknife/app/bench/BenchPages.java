@@ -1,6 +1,7 @@
 package mosaicknife.app.bench;
 
 import java.util.Optional;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.device.StandInPanel;
 import mosaicknife.app.house.HouseBook;
@@ -9,7 +10,6 @@ import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.core.anatomy.Catalogue;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -21,10 +21,14 @@ class BenchPages {
   private final HouseBook houses;
   private final Scale scale;
   private final StandInPanel hands;
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
 
   BenchPages(
-      BenchSheets sheets, HouseBook houses, Scale scale, StandInPanel hands, Catalogue catalogue) {
+      BenchSheets sheets,
+      HouseBook houses,
+      Scale scale,
+      StandInPanel hands,
+      CatalogueBook catalogue) {
     this.sheets = sheets;
     this.houses = houses;
     this.scale = scale;
@@ -46,7 +50,7 @@ class BenchPages {
     model.addAttribute("scale", ScaleView.of(scale, formats));
     model.addAttribute("standIn", hands.isThere());
     model.addAttribute("tray", formats.mass(StandInPanel.TRAY));
-    model.addAttribute("kinds", catalogue.kinds());
+    model.addAttribute("kinds", catalogue.now().kinds());
     model.addAttribute("mosaic", sheet.mosaic(Size.BENCH, formats));
     model.addAttribute("drawing", drawing(view, formats));
   }

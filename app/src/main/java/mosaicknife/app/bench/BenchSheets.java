@@ -8,9 +8,9 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
@@ -35,14 +35,14 @@ public class BenchSheets {
   private final LotPartRepository parts;
   private final WeighingRepository weighings;
   private final PeopleBook people;
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
 
   BenchSheets(
       LotBook lots,
       LotPartRepository parts,
       WeighingRepository weighings,
       PeopleBook people,
-      Catalogue catalogue) {
+      CatalogueBook catalogue) {
     this.lots = lots;
     this.parts = parts;
     this.weighings = weighings;

@@ -2,11 +2,11 @@ package mosaicknife.app.bench;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -21,7 +21,7 @@ public class PurposeBook {
   private final LotBook lots;
   private final LotPartRepository parts;
   private final BenchSheets sheets;
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
   private final HouseBook houses;
   private final ApplicationEventPublisher events;
   private final Clock clock;
@@ -30,7 +30,7 @@ public class PurposeBook {
       LotBook lots,
       LotPartRepository parts,
       BenchSheets sheets,
-      Catalogue catalogue,
+      CatalogueBook catalogue,
       HouseBook houses,
       ApplicationEventPublisher events,
       Clock clock) {
@@ -94,7 +94,7 @@ public class PurposeBook {
   }
 
   private void checkKind(LotPartEntity part, Purpose purpose) {
-    boolean fits = catalogue.findKind(part.kind()).orElseThrow().mayBeFor(purpose);
+    boolean fits = catalogue.now().findKind(part.kind()).orElseThrow().mayBeFor(purpose);
     if (!fits) {
       throw Refusal.ofInput(
           "%s have no use on a plate or in a pot: they spoil the taste. Choose compost or bin."

@@ -16,6 +16,7 @@ import mosaicknife.app.bench.PurposeBook;
 import mosaicknife.app.bench.SimulatedFish;
 import mosaicknife.app.bench.Take;
 import mosaicknife.app.bench.Use;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.device.StandInPanel;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
@@ -23,7 +24,6 @@ import mosaicknife.app.dock.Origin;
 import mosaicknife.app.dock.Receipt;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.house.Named;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingSchool;
@@ -55,7 +55,8 @@ class DemoData implements ApplicationRunner {
   private final BenchSheets sheets;
   private final PurposeBook purposes;
   private final SimulatedFish fish;
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
+  private final DemoBuying buying;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
@@ -67,7 +68,8 @@ class DemoData implements ApplicationRunner {
       BenchSheets sheets,
       PurposeBook purposes,
       SimulatedFish fish,
-      Catalogue catalogue,
+      CatalogueBook catalogue,
+      DemoBuying buying,
       TransactionTemplate transaction,
       Clock clock) {
     this.people = people;
@@ -78,6 +80,7 @@ class DemoData implements ApplicationRunner {
     this.purposes = purposes;
     this.fish = fish;
     this.catalogue = catalogue;
+    this.buying = buying;
     this.transaction = transaction;
     this.clock = clock;
   }
@@ -108,6 +111,7 @@ class DemoData implements ApplicationRunner {
           threeGurnards(counter);
           albacoreWaiting(lantern);
         });
+    people.as("ines", () -> buying.load(lantern, counter));
   }
 
   private void finishedHake(Named venue) {
@@ -298,7 +302,7 @@ class DemoData implements ApplicationRunner {
     return lots.receive(
         new Receipt(
             UUID.randomUUID(),
-            catalogue.getSpecies(species),
+            catalogue.now().getSpecies(species),
             state,
             count,
             Mass.ofKilograms(invoiced),

@@ -4,11 +4,11 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Map;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.ReceiptReader.Read;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.State;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -24,11 +24,11 @@ class DockController {
   private final LotBook lots;
   private final ReceiptReader reader;
   private final HouseBook houses;
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
   private final Clock clock;
 
   DockController(
-      LotBook lots, ReceiptReader reader, HouseBook houses, Catalogue catalogue, Clock clock) {
+      LotBook lots, ReceiptReader reader, HouseBook houses, CatalogueBook catalogue, Clock clock) {
     this.lots = lots;
     this.reader = reader;
     this.houses = houses;
@@ -67,14 +67,14 @@ class DockController {
   /** The fish any of whose names contains what was typed, as options to tap. */
   @GetMapping("/dock/receive/fish")
   String fish(@RequestParam(defaultValue = "") String query, Model model) {
-    model.addAttribute("found", catalogue.search(query));
+    model.addAttribute("found", catalogue.now().search(query));
     model.addAttribute("query", query.strip());
     return "dock/receive :: fishList";
   }
 
   private String page(Model model, Map<String, String> problems) {
     model.addAttribute("problems", problems);
-    model.addAttribute("found", catalogue.species());
+    model.addAttribute("found", catalogue.now().species());
     model.addAttribute("states", State.values());
     model.addAttribute("origins", Origin.values());
     model.addAttribute("venues", houses.venues());

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Refusal;
@@ -34,7 +35,7 @@ public class LotBook {
   private static final Mass LARGEST_PORTION = Mass.ofGrams(5000);
 
   private final LotRepository lots;
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
   private final HouseBook houses;
   private final PeopleBook people;
   private final CurrentPerson current;
@@ -43,7 +44,7 @@ public class LotBook {
 
   LotBook(
       LotRepository lots,
-      Catalogue catalogue,
+      CatalogueBook catalogue,
       HouseBook houses,
       PeopleBook people,
       CurrentPerson current,
@@ -132,11 +133,12 @@ public class LotBook {
     Map<Long, String> suppliers = byId(houses.suppliers());
     Map<Long, String> venues = byId(houses.venues());
     Map<Long, String> names = people.names();
+    Catalogue fish = catalogue.now();
     return lots.findOpenFirstNewestFirst().stream()
         .map(
             lot ->
                 lot.toLot(
-                    catalogue.getSpecies(lot.species()),
+                    fish.getSpecies(lot.species()),
                     suppliers.get(lot.supplierId()),
                     venues.get(lot.venueId()),
                     names.get(lot.receivedBy())))
@@ -206,7 +208,7 @@ public class LotBook {
 
   private Lot toLot(LotEntity lot) {
     return lot.toLot(
-        catalogue.getSpecies(lot.species()),
+        catalogue.now().getSpecies(lot.species()),
         houses.getSupplier(lot.supplierId()).name(),
         houses.getVenue(lot.venueId()).name(),
         people.names().get(lot.receivedBy()));

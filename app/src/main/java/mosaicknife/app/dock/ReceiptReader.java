@@ -9,11 +9,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.quantity.Mass;
@@ -27,10 +27,10 @@ import org.springframework.stereotype.Component;
 @Component
 public class ReceiptReader {
 
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
   private final HouseBook houses;
 
-  ReceiptReader(Catalogue catalogue, HouseBook houses) {
+  ReceiptReader(CatalogueBook catalogue, HouseBook houses) {
     this.catalogue = catalogue;
     this.houses = houses;
   }
@@ -111,11 +111,11 @@ public class ReceiptReader {
     if (typed.isBlank()) {
       throw Refusal.ofInput("Which fish is it? Type any of its names and choose it.");
     }
-    Optional<Species> byCode = catalogue.findSpecies(typed.strip());
+    Optional<Species> byCode = catalogue.now().findSpecies(typed.strip());
     if (byCode.isPresent()) {
       return byCode.get();
     }
-    List<Species> found = catalogue.search(typed);
+    List<Species> found = catalogue.now().search(typed);
     if (found.size() == 1) {
       return found.get(0);
     }

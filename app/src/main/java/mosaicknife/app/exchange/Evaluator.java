@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.exchange.ApiProblems.FieldProblems;
 import mosaicknife.app.exchange.EvaluationAnswer.BalanceJson;
 import mosaicknife.app.exchange.EvaluationAnswer.CostJson;
@@ -17,7 +18,6 @@ import mosaicknife.app.exchange.EvaluationAnswer.PartCostJson;
 import mosaicknife.app.exchange.EvaluationAnswer.YieldJson;
 import mosaicknife.app.exchange.EvaluationRequest.PartRequest;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
@@ -50,9 +50,9 @@ class Evaluator {
   private static final int PERCENT_DECIMALS = 4;
   private static final int MONEY_DECIMALS = 6;
 
-  private final Catalogue catalogue;
+  private final CatalogueBook catalogue;
 
-  Evaluator(Catalogue catalogue) {
+  Evaluator(CatalogueBook catalogue) {
     this.catalogue = catalogue;
   }
 
@@ -244,6 +244,7 @@ class Evaluator {
       }
       return Optional.of(
           catalogue
+              .now()
               .findSpecies(request.species())
               .orElseThrow(
                   () -> Refusal.ofInput("“%s” is no species here.".formatted(request.species()))));

@@ -1,11 +1,13 @@
 package mosaicknife.app.house;
 
+import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -17,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class HouseBook {
 
   private static final int LONGEST_NAME = 80;
+  private static final BigDecimal MOST_LABOUR = new BigDecimal(1000);
   private static final Currency EUR = Currency.getInstance("EUR");
   private static final ZoneId UTC = ZoneId.of("UTC");
 
@@ -67,16 +70,34 @@ public class HouseBook {
    * @param name the name of the house
    * @param system the units it weighs in
    * @param zone its time zone, such as {@code Europe/Lisbon}
-   * @throws Refusal if the name is missing or too long or there is no such time zone
+   * @param labour what an hour of work costs, from 0 to 1000
+   * @param hemisphere where it is, for the seasons
+   * @throws Refusal if the name is missing or too long, there is no such time zone, or the labour
+   *     is no amount
    */
   @PreAuthorize("hasAuthority('MANAGE_HOUSE')")
-  public void change(String name, UnitSystem system, String zone) {
+  public void change(
+      String name, UnitSystem system, String zone, String labour, Hemisphere hemisphere) {
     HouseEntity house =
         houses
             .findById(HouseEntity.ONLY_ID)
             .orElseThrow(() -> Refusal.ofMissing("The house is not founded yet."));
     house.change(
-        PlainText.needed(name, LONGEST_NAME, "house", "name of the house"), system, zone(zone));
+        PlainText.needed(name, LONGEST_NAME, "house", "name of the house"),
+        system,
+        zone(zone),
+        labour(labour),
+        hemisphere);
+  }
+
+  private static BigDecimal labour(String typed) {
+    String plain = typed == null ? "" : typed.strip().replace(',', '.');
+    if (!plain.matches("[0-9]{1,4}(\\.[0-9]{1,2})?")
+        || new BigDecimal(plain).compareTo(MOST_LABOUR) > 0) {
+      throw Refusal.ofField(
+          "labour", "An hour of work costs 0 to 1000. Type figures, such as 18.50.");
+    }
+    return new BigDecimal(plain);
   }
 
   private static ZoneId zone(String typed) {

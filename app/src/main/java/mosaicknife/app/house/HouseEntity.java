@@ -7,9 +7,12 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Currency;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.Season.Hemisphere;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.UnitSystem;
 
 @Entity
@@ -17,6 +20,9 @@ import mosaicknife.core.quantity.UnitSystem;
 class HouseEntity {
 
   static final short ONLY_ID = 1;
+
+  /** A starting figure that asks to be corrected. */
+  private static final BigDecimal USUAL_LABOUR = new BigDecimal("18.00");
 
   @Id private Short id = ONLY_ID;
   private String name;
@@ -29,6 +35,12 @@ class HouseEntity {
   @Column(name = "time_zone")
   private String timeZone;
 
+  @Column(name = "labour_per_hour")
+  private BigDecimal labourPerHour = USUAL_LABOUR;
+
+  @Enumerated(EnumType.STRING)
+  private Hemisphere hemisphere = Hemisphere.NORTH;
+
   @Version private int version;
 
   protected HouseEntity() {}
@@ -40,14 +52,25 @@ class HouseEntity {
     this.timeZone = zone.getId();
   }
 
-  void change(String newName, UnitSystem system, ZoneId zone) {
+  void change(
+      String newName,
+      UnitSystem system,
+      ZoneId zone,
+      BigDecimal newLabourPerHour,
+      Hemisphere newHemisphere) {
+    labourPerHour = newLabourPerHour;
+    hemisphere = newHemisphere;
     name = newName;
     unitSystem = system;
     timeZone = zone.getId();
   }
 
   House toHouse() {
+    Currency money = Currency.getInstance(currency);
     return new House(
-        name, new Formats(unitSystem, Currency.getInstance(currency), ZoneId.of(timeZone)));
+        name,
+        new Formats(unitSystem, money, ZoneId.of(timeZone)),
+        new ExactMoney(labourPerHour, money),
+        hemisphere);
   }
 }

@@ -25,13 +25,14 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class BodySizeFilter extends OncePerRequestFilter {
 
   private static final long MOST_BYTES = 512 * 1024;
+  private static final long MOST_UPLOAD_BYTES = 6 * 1024 * 1024 + 64 * 1024;
 
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    if (request.getContentLengthLong() > MOST_BYTES) {
-      refuse(response);
+    if (request.getContentLengthLong() > most(request)) {
+      refuse(response, isUpload(request));
     } else if (request.getContentLengthLong() < 0) {
       chain.doFilter(new LimitedRequest(request), response);
     } else {
@@ -39,12 +40,24 @@ class BodySizeFilter extends OncePerRequestFilter {
     }
   }
 
-  private static void refuse(HttpServletResponse response) throws IOException {
+  private static long most(HttpServletRequest request) {
+    return isUpload(request) ? MOST_UPLOAD_BYTES : MOST_BYTES;
+  }
+
+  /** Photos, price lists and catalogues come as uploads; a body without a length is no upload. */
+  private static boolean isUpload(HttpServletRequest request) {
+    String type = request.getContentType();
+    return type != null && type.startsWith("multipart/form-data");
+  }
+
+  private static void refuse(HttpServletResponse response, boolean upload) throws IOException {
     response.setStatus(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
     response.setContentType("text/plain;charset=UTF-8");
     response.setHeader("Connection", "close");
     String sentence =
-        "That is too large: a form may have up to 512 KB. Nothing was stored. Go back and shorten it.";
+        upload
+            ? "That file is too large: up to 6 MB are taken. Nothing was stored. Go back and send a smaller one."
+            : "That is too large: a form may have up to 512 KB. Nothing was stored. Go back and shorten it.";
     response.getOutputStream().write(sentence.getBytes(StandardCharsets.UTF_8));
   }
 

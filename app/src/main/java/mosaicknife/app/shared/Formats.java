@@ -1,5 +1,7 @@
 package mosaicknife.app.shared;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.math.RoundingMode;
 import java.text.NumberFormat;
 import java.time.Instant;
@@ -40,6 +42,26 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
   }
 
   /**
+   * Writes a range of masses of whole fish, short.
+   *
+   * @param from the lightest
+   * @param to the heaviest
+   * @return such as {@code 0.8–1.5 kg}, {@code 200–300 g} or {@code 1.8–3.3 lb}
+   */
+  public String range(Mass from, Mass to) {
+    boolean small = system == UnitSystem.METRIC && to.compareTo(Mass.ofKilograms("1")) < 0;
+    MassUnit unit = small ? MassUnit.GRAM : system.large();
+    return shortest(from, unit) + "–" + shortest(to, unit) + " " + unit.symbol();
+  }
+
+  private static String shortest(Mass mass, MassUnit unit) {
+    return plain(
+        new BigDecimal(mass.milligrams())
+            .divide(unitMilligrams(unit), 2, RoundingMode.HALF_UP)
+            .stripTrailingZeros());
+  }
+
+  /**
    * Writes an estimated mass.
    *
    * @param mass the mass
@@ -47,6 +69,30 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
    */
   public String about(Mass mass) {
     return "≈ " + mass(mass);
+  }
+
+  /**
+   * Writes a mass that a norm foresees, with no more digits than a norm knows.
+   *
+   * @param mass the mass
+   * @return such as {@code ≈ 18 kg}, {@code ≈ 6.04 kg} or {@code ≈ 640 g}
+   */
+  public String roughly(Mass mass) {
+    boolean small = system == UnitSystem.METRIC && mass.compareTo(Mass.ofKilograms("1")) < 0;
+    MassUnit unit = small ? MassUnit.GRAM : system.large();
+    BigDecimal amount =
+        new BigDecimal(mass.milligrams())
+            .divide(unitMilligrams(unit), new MathContext(3, RoundingMode.HALF_UP))
+            .stripTrailingZeros();
+    return "≈ " + plain(amount) + " " + unit.symbol();
+  }
+
+  private static BigDecimal unitMilligrams(MassUnit unit) {
+    return new BigDecimal(Mass.of(BigDecimal.ONE, unit, RoundingMode.HALF_UP).milligrams());
+  }
+
+  private static String plain(BigDecimal amount) {
+    return amount.scale() < 0 ? amount.setScale(0).toPlainString() : amount.toPlainString();
   }
 
   /**

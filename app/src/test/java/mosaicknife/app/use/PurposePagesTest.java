@@ -26,10 +26,10 @@ import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.Entry;
 import mosaicknife.app.bench.Take;
+import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.dock.Origin;
 import mosaicknife.app.dock.Receipt;
-import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.quantity.ExactMoney;
@@ -55,7 +55,7 @@ public class PurposePagesTest extends WithDatabase {
   @Autowired private LotBook lots;
   @Autowired private BenchBook bench;
   @Autowired private BenchSheets sheets;
-  @Autowired private Catalogue catalogue;
+  @Autowired private CatalogueBook catalogue;
 
   private Cookie ines;
   private long lot;
@@ -194,7 +194,7 @@ public class PurposePagesTest extends WithDatabase {
   private Receipt receipt() {
     return new Receipt(
         UUID.randomUUID(),
-        catalogue.getSpecies("hake"),
+        catalogue.now().getSpecies("hake"),
         State.GUTTED,
         1,
         Mass.ofKilograms("4.860"),

@@ -193,6 +193,16 @@ public record Mass(long milligrams) implements Comparable<Mass> {
   }
 
   /**
+   * Returns the mass in kilograms, exactly.
+   *
+   * @return the kilograms without trailing zeros
+   */
+  public BigDecimal toKilograms() {
+    BigDecimal kilograms = BigDecimal.valueOf(milligrams, 6).stripTrailingZeros();
+    return kilograms.scale() < 0 ? kilograms.setScale(0) : kilograms;
+  }
+
+  /**
    * Returns whether this is more than no mass.
    *
    * @return true above zero

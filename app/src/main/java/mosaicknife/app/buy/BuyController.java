@@ -1,0 +1,203 @@
+package mosaicknife.app.buy;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.buy.PlanBook.Plan;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.buying.Demand;
+import mosaicknife.core.buying.Demand.Per;
+import mosaicknife.core.quantity.QuantityFormatException;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The Buy station: dishes, what is wanted, and the plan of each. */
+@Controller
+class BuyController {
+
+  private final DishBook dishes;
+  private final PlanBook plans;
+  private final PriceBook prices;
+  private final CatalogueBook catalogue;
+  private final HouseBook houses;
+  private final Clock clock;
+
+  BuyController(
+      DishBook dishes,
+      PlanBook plans,
+      PriceBook prices,
+      CatalogueBook catalogue,
+      HouseBook houses,
+      Clock clock) {
+    this.dishes = dishes;
+    this.plans = plans;
+    this.prices = prices;
+    this.catalogue = catalogue;
+    this.houses = houses;
+    this.clock = clock;
+  }
+
+  @GetMapping("/buy")
+  String all(@RequestParam Map<String, String> typed, Model model) {
+    PlanWish wish = wish(typed);
+    Formats formats = houses.house().formats();
+    List<PlanView> views =
+        plans.all(wish).stream().map(plan -> PlanView.of(plan, formats)).toList();
+    model.addAttribute("wish", wish);
+    model.addAttribute("views", views);
+    model.addAttribute("profiles", ProfileName.values());
+    model.addAttribute("pers", Per.values());
+    model.addAttribute("offers", prices.offers().size());
+    return "buy/all";
+  }
+
+  private static PlanWish wish(Map<String, String> typed) {
+    return PlanWish.of(
+        typed.get("profile"),
+        typed.get("per"),
+        typed.get("level"),
+        typed.get("onHand"),
+        typed.get("litres"));
+  }
+
+  @GetMapping("/buy/dishes/{id}")
+  String plan(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
+    PlanWish wish = PlanWish.of(typed.get("profile"), typed.get("per"), null, null, null);
+    try {
+      wish = wish(typed);
+    } catch (Refusal refusal) {
+      model.addAttribute("sentence", refusal.getMessage());
+    }
+    Plan plan = plans.plan(id, wish);
+    model.addAttribute("view", PlanView.of(plan, houses.house().formats()));
+    model.addAttribute("wish", wish);
+    model.addAttribute("typed", typed);
+    model.addAttribute("profiles", ProfileName.values());
+    model.addAttribute("pers", Per.values());
+    model.addAttribute("tomorrow", today().plusDays(1));
+    return "buy/plan";
+  }
+
+  private LocalDate today() {
+    return LocalDate.now(clock.withZone(houses.house().formats().zone()));
+  }
+
+  /** Says how much is wanted; goes back to the plan of the same profile. */
+  @PostMapping("/buy/dishes/{id}/demand")
+  String want(
+      @PathVariable long id,
+      @RequestParam ProfileName profile,
+      @RequestParam String portions,
+      @RequestParam(defaultValue = "0") String give,
+      @RequestParam Per per,
+      @RequestParam(defaultValue = "") String back,
+      RedirectAttributes later) {
+    try {
+      dishes.want(id, profile, new Demand(whole(portions), decimal(give), per));
+    } catch (Refusal refusal) {
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("typedPortions", portions);
+      later.addFlashAttribute("typedGive", give);
+      later.addFlashAttribute("typedFor", "" + id);
+    }
+    later.addAttribute("profile", profile);
+    later.addAttribute("per", per);
+    return back.equals("all") ? "redirect:/buy" : "redirect:/buy/dishes/" + id;
+  }
+
+  private static int whole(String typed) {
+    if (!typed.strip().matches("[0-9]{1,9}") || Long.parseLong(typed.strip()) > Demand.MOST) {
+      throw Refusal.ofField(
+          "portions",
+          "Portions are a whole number from 0 to %d. Type figures.".formatted(Demand.MOST));
+    }
+    return Integer.parseInt(typed.strip());
+  }
+
+  private static double decimal(String typed) {
+    String plain = typed.strip().isEmpty() ? "0" : typed.strip().replace(',', '.');
+    if (!plain.matches("[0-9]{1,4}(\\.[0-9])?")) {
+      throw Refusal.ofField(
+          "give", "Give is how many portions the number may be off, such as 4. Type figures.");
+    }
+    return new BigDecimal(plain).doubleValue();
+  }
+
+  @GetMapping("/buy/new")
+  String newDish(Model model) {
+    model.addAttribute("form", DishForm.empty(houses.venues().get(0).id()));
+    return dishPage(model, "New dish", "/buy/new");
+  }
+
+  @PostMapping("/buy/new")
+  String add(@ModelAttribute("form") DishForm form, Model model, HttpServletResponse response) {
+    try {
+      Dish dish = dishes.add(form);
+      return "redirect:/buy/dishes/" + dish.id();
+    } catch (Refusal | QuantityFormatException refusal) {
+      response.setStatus(422);
+      model.addAttribute("sentence", refusal.getMessage());
+      return dishPage(model, "New dish", "/buy/new");
+    }
+  }
+
+  @GetMapping("/buy/dishes/{id}/change")
+  String changeDish(@PathVariable long id, Model model) {
+    Dish dish = dishes.get(id);
+    model.addAttribute("form", DishForm.of(dish, catalogue.now(), houses.house().formats()));
+    return dishPage(model, dish.name(), "/buy/dishes/" + id + "/change");
+  }
+
+  @PostMapping("/buy/dishes/{id}/change")
+  String change(
+      @PathVariable long id,
+      @ModelAttribute("form") DishForm form,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      dishes.change(id, form);
+      return "redirect:/buy/dishes/" + id;
+    } catch (Refusal | QuantityFormatException refusal) {
+      response.setStatus(422);
+      model.addAttribute("sentence", refusal.getMessage());
+      return dishPage(model, form.name(), "/buy/dishes/" + id + "/change");
+    }
+  }
+
+  @PostMapping("/buy/dishes/{id}/off")
+  String off(@PathVariable long id, @RequestParam int version) {
+    dishes.switchOff(id, version);
+    return "redirect:/buy";
+  }
+
+  private String dishPage(Model model, String title, String action) {
+    model.addAttribute("title", title);
+    model.addAttribute("action", action);
+    model.addAttribute("venues", houses.venues());
+    model.addAttribute("specifications", Specification.values());
+    return "buy/dish";
+  }
+
+  @PostMapping("/buy/dishes/{id}/order")
+  String order(
+      @PathVariable long id,
+      @RequestParam Map<String, String> typed,
+      @RequestParam long price,
+      @RequestParam LocalDate deliverOn) {
+    return "redirect:/buy/orders/" + plans.order(id, wish(typed), Optional.of(price), deliverOn);
+  }
+}

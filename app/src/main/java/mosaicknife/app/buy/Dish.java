@@ -1,0 +1,43 @@
+package mosaicknife.app.buy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.house.Named;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.buying.Demand;
+import mosaicknife.core.buying.PortionRule;
+import mosaicknife.core.quantity.ExactMoney;
+
+/**
+ * A dish that is made of fish.
+ *
+ * @param id its number
+ * @param name its name
+ * @param venue where it is served
+ * @param rule what counts as a portion
+ * @param specification how far the cuts are worked
+ * @param whole whether the fish is served whole
+ * @param price what the guest pays, if it is known
+ * @param fish the codes of the fish it may be made of, its own first
+ * @param demand what is wanted in each profile that was filled in
+ * @param version counts changes
+ */
+public record Dish(
+    long id,
+    String name,
+    Named venue,
+    PortionRule rule,
+    Specification specification,
+    boolean whole,
+    Optional<ExactMoney> price,
+    List<String> fish,
+    Map<ProfileName, Demand> demand,
+    int version) {
+
+  /** Copies the collections. */
+  public Dish {
+    fish = List.copyOf(fish);
+    demand = Map.copyOf(demand);
+  }
+}

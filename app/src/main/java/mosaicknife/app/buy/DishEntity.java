@@ -1,0 +1,146 @@
+package mosaicknife.app.buy;
+
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.MapKeyColumn;
+import jakarta.persistence.MapKeyEnumerated;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Comparator;
+import java.util.Currency;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mosaicknife.app.house.Named;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.buying.Demand;
+import mosaicknife.core.buying.PortionRule;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import org.hibernate.annotations.BatchSize;
+
+@Entity
+@Table(name = "dish")
+class DishEntity {
+
+  private static final int TOLERANCE_DIGITS = 3;
+  private static final int BATCH = 50;
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private String name;
+
+  @Column(name = "venue_id")
+  private long venueId;
+
+  @Column(name = "portion_mg")
+  private long portionMg;
+
+  private BigDecimal tolerance;
+
+  @Enumerated(EnumType.STRING)
+  private Specification specification;
+
+  @Column(name = "served_whole")
+  private boolean servedWhole;
+
+  private BigDecimal price;
+  private boolean active = true;
+
+  @ElementCollection(fetch = FetchType.EAGER)
+  @CollectionTable(name = "dish_fish", joinColumns = @JoinColumn(name = "dish_id"))
+  @BatchSize(size = BATCH)
+  private Set<DishFish> fish = new HashSet<>();
+
+  @ElementCollection(fetch = FetchType.EAGER)
+  @CollectionTable(name = "demand", joinColumns = @JoinColumn(name = "dish_id"))
+  @MapKeyColumn(name = "profile")
+  @MapKeyEnumerated(EnumType.STRING)
+  @BatchSize(size = BATCH)
+  private Map<ProfileName, DemandRow> demand = new HashMap<>();
+
+  @Version private int version;
+
+  protected DishEntity() {}
+
+  static DishEntity of(DishForm.Understood dish) {
+    DishEntity entity = new DishEntity();
+    entity.change(dish);
+    return entity;
+  }
+
+  void change(DishForm.Understood dish) {
+    name = dish.name();
+    venueId = dish.venue();
+    portionMg = dish.rule().target().milligrams();
+    tolerance =
+        BigDecimal.valueOf(dish.rule().tolerance())
+            .setScale(TOLERANCE_DIGITS, RoundingMode.HALF_UP);
+    specification = dish.specification();
+    servedWhole = dish.whole();
+    price = dish.price().map(ExactMoney::amount).orElse(null);
+    fish.clear();
+    for (String species : dish.fish()) {
+      fish.add(new DishFish(species, fish.size()));
+    }
+  }
+
+  void want(ProfileName profile, Demand wanted) {
+    demand.put(profile, DemandRow.of(wanted));
+  }
+
+  boolean isActive() {
+    return active;
+  }
+
+  void switchOff() {
+    active = false;
+  }
+
+  Long id() {
+    return id;
+  }
+
+  long venueId() {
+    return venueId;
+  }
+
+  int version() {
+    return version;
+  }
+
+  Dish toDish(Named venue, Currency currency) {
+    Map<ProfileName, Demand> wanted = new EnumMap<>(ProfileName.class);
+    demand.forEach((profile, row) -> wanted.put(profile, row.toDemand()));
+    return new Dish(
+        id,
+        name,
+        venue,
+        new PortionRule(Mass.ofMilligrams(portionMg), tolerance.doubleValue()),
+        specification,
+        servedWhole,
+        Optional.ofNullable(price).map(amount -> new ExactMoney(amount, currency)),
+        fish.stream()
+            .sorted(Comparator.comparingInt(DishFish::place))
+            .map(DishFish::species)
+            .toList(),
+        wanted,
+        version);
+  }
+}

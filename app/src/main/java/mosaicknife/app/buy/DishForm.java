@@ -1,0 +1,153 @@
+package mosaicknife.app.buy;
+
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.Currency;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.buying.PortionRule;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+
+/**
+ * A dish as typed.
+ *
+ * @param name its name
+ * @param venue the number of the venue
+ * @param portion the mass of a portion
+ * @param tolerance how much lighter a portion may be, in percent
+ * @param specification how far the cuts are worked
+ * @param whole anything if the fish is served whole
+ * @param price what the guest pays, possibly empty
+ * @param fish the fish it may be made of, one name a line
+ * @param version the version the page showed
+ */
+public record DishForm(
+    String name,
+    String venue,
+    String portion,
+    String tolerance,
+    String specification,
+    String whole,
+    String price,
+    String fish,
+    int version) {
+
+  private static final int LONGEST_NAME = 80;
+  private static final int MOST_FISH = 20;
+  private static final BigDecimal MOST_TOLERANCE = new BigDecimal(30);
+
+  /** A dish as understood. */
+  record Understood(
+      String name,
+      long venue,
+      PortionRule rule,
+      Specification specification,
+      boolean whole,
+      Optional<ExactMoney> price,
+      List<String> fish) {}
+
+  static DishForm empty(long venue) {
+    return new DishForm("", "" + venue, "", "5", Specification.SKIN_ON.name(), "", "", "", 0);
+  }
+
+  static DishForm of(Dish dish, Catalogue catalogue, Formats formats) {
+    return new DishForm(
+        dish.name(),
+        "" + dish.venue().id(),
+        formats.mass(dish.rule().target()),
+        "%.0f".formatted(dish.rule().tolerance() * 100),
+        dish.specification().name(),
+        dish.whole() ? "yes" : "",
+        dish.price().map(price -> price.amount().toPlainString()).orElse(""),
+        String.join(
+            "\n",
+            dish.fish().stream()
+                .map(code -> catalogue.findSpecies(code).map(Species::name).orElse(code))
+                .toList()),
+        dish.version());
+  }
+
+  Understood understood(Catalogue catalogue, Formats formats) {
+    Mass target = MassText.parse(text(portion), formats.system().small()).mass();
+    if (target.compareTo(Mass.ofGrams(5)) < 0 || target.compareTo(Mass.ofGrams(5000)) > 0) {
+      throw Refusal.ofField("portion", "A portion weighs 5 g to 5 kg. Check the figure.");
+    }
+    BigDecimal percent = number(tolerance, "tolerance", "A tolerance is 0 to 30 %. Type 5.");
+    if (percent.compareTo(MOST_TOLERANCE) > 0) {
+      throw Refusal.ofField("tolerance", "A tolerance is 0 to 30 %. Type 5.");
+    }
+    return new Understood(
+        PlainText.needed(name, LONGEST_NAME, "name", "name of the dish"),
+        venue(venue),
+        new PortionRule(target, percent.movePointLeft(2).doubleValue()),
+        Arrays.stream(Specification.values())
+            .filter(s -> s.name().equals(specification))
+            .findFirst()
+            .orElseThrow(() -> Refusal.ofField("specification", "The cut is missing. Choose one.")),
+        !text(whole).isEmpty(),
+        price(formats.currency()),
+        List.copyOf(species(catalogue)));
+  }
+
+  private Optional<ExactMoney> price(Currency currency) {
+    return text(price).isBlank()
+        ? Optional.empty()
+        : Optional.of(
+            new ExactMoney(
+                number(price, "price", "“%s” is no price. Type figures, such as 28.50."),
+                currency));
+  }
+
+  private static BigDecimal number(String typed, String field, String sentence) {
+    String plain = text(typed).strip().replace(',', '.');
+    if (!plain.matches("[0-9]{1,5}(\\.[0-9]{1,2})?")) {
+      throw Refusal.ofField(field, sentence.formatted(PlainText.line(typed, 200, field, field)));
+    }
+    return new BigDecimal(plain);
+  }
+
+  private static long venue(String typed) {
+    if (!text(typed).matches("[0-9]{1,18}")) {
+      throw Refusal.ofField("venue", "The venue is missing. Choose one.");
+    }
+    return Long.parseLong(typed);
+  }
+
+  private Set<String> species(Catalogue catalogue) {
+    Set<String> codes = new LinkedHashSet<>();
+    for (String line : text(fish).split("[\\r\\n]+")) {
+      if (line.isBlank()) {
+        continue;
+      }
+      List<Species> found = catalogue.search(PlainText.line(line, 120, "fish", "fish"));
+      if (found.isEmpty()) {
+        throw Refusal.ofField(
+            "fish",
+            "No fish here is called “%s”. Look it up in the catalogue."
+                .formatted(PlainText.line(line, 120, "fish", "fish")));
+      }
+      codes.add(found.get(0).code());
+    }
+    if (codes.isEmpty()) {
+      throw Refusal.ofField("fish", "Which fish is it made of? Type one name a line.");
+    }
+    if (codes.size() > MOST_FISH) {
+      throw Refusal.ofField("fish", "Up to %d fish are kept for a dish.".formatted(MOST_FISH));
+    }
+    return codes;
+  }
+
+  private static String text(String typed) {
+    return typed == null ? "" : typed;
+  }
+}

@@ -1,0 +1,139 @@
+package mosaicknife.app.buy;
+
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.time.LocalDate;
+import java.util.Map;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Paper;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.buying.Candidate.Form;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Order sheets: on screen, on paper, as a table. */
+@Controller
+class OrderController {
+
+  private final OrderBook orders;
+  private final HouseBook houses;
+  private final Paper paper;
+
+  OrderController(OrderBook orders, HouseBook houses, Paper paper) {
+    this.orders = orders;
+    this.houses = houses;
+    this.paper = paper;
+  }
+
+  @GetMapping("/buy/orders")
+  String all(Model model) {
+    model.addAttribute("orders", orders.all());
+    return "buy/orders";
+  }
+
+  @GetMapping("/buy/orders/{id}")
+  String order(@PathVariable long id, Model model) {
+    model.addAttribute("order", orders.get(id));
+    return "buy/order";
+  }
+
+  @GetMapping("/buy/orders/{id}/sheet.pdf")
+  ResponseEntity<byte[]> pdf(@PathVariable long id) {
+    Order order = orders.get(id);
+    return paper.sheet(
+        "buy/order-sheet",
+        Map.of("order", order, "house", houses.house(), "f", houses.house().formats()),
+        "order-" + id + ".pdf");
+  }
+
+  @GetMapping("/buy/orders/{id}/sheet.csv")
+  ResponseEntity<String> csv(@PathVariable long id) {
+    Order order = orders.get(id);
+    Formats formats = houses.house().formats();
+    StringWriter text = new StringWriter();
+    try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
+      printer.printRecord(
+          "order",
+          "supplier",
+          "deliver on",
+          "fish",
+          "scientific name",
+          "state",
+          "size",
+          "number",
+          "expected kg",
+          "price per kg",
+          "currency");
+      for (OrderLine line : order.lines()) {
+        printer.printRecord(
+            order.id(),
+            order.supplier(),
+            order.deliverOn(),
+            line.species().name(),
+            line.species().scientificName(),
+            line.form() == Form.FILLET ? "fillet" : line.state().title(),
+            line.form() == Form.FILLET ? "" : formats.range(line.grade().from(), line.grade().to()),
+            line.form() == Form.FILLET ? "" : line.fish(),
+            line.mass().toKilograms().toPlainString(),
+            line.price().perKilogram().amount().stripTrailingZeros().toPlainString(),
+            line.price().perKilogram().currency());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename("order-" + id + ".csv").build().toString())
+        .body(text.toString());
+  }
+
+  @PostMapping("/buy/orders/{id}")
+  String change(
+      @PathVariable long id,
+      @RequestParam int version,
+      @RequestParam LocalDate deliverOn,
+      @RequestParam(defaultValue = "") String note,
+      RedirectAttributes later) {
+    try {
+      orders.change(id, version, deliverOn, note);
+    } catch (Refusal refusal) {
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("typedNote", note);
+    }
+    return "redirect:/buy/orders/" + id;
+  }
+
+  @PostMapping("/buy/orders/{id}/lines/{line}/off")
+  String dropLine(@PathVariable long id, @PathVariable long line, @RequestParam int version) {
+    boolean last = orders.get(id).lines().size() == 1;
+    orders.dropLine(id, version, line);
+    return last ? "redirect:/buy/orders" : "redirect:/buy/orders/" + id;
+  }
+
+  @PostMapping("/buy/orders/{id}/place")
+  String place(@PathVariable long id, @RequestParam int version) {
+    orders.place(id, version);
+    return "redirect:/buy/orders/" + id;
+  }
+
+  @PostMapping("/buy/orders/{id}/back")
+  String takeBack(@PathVariable long id, @RequestParam int version) {
+    orders.takeBack(id, version);
+    return "redirect:/buy/orders/" + id;
+  }
+}

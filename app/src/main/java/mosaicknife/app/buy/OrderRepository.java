@@ -1,0 +1,26 @@
+package mosaicknife.app.buy;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface OrderRepository extends Repository<OrderEntity, Long> {
+
+  OrderEntity saveAndFlush(OrderEntity order);
+
+  Optional<OrderEntity> findById(long id);
+
+  List<OrderEntity> findTop100ByOrderByIdDesc();
+
+  List<OrderEntity> findAllByStatusOrderByDeliverOnAscIdAsc(OrderStatus status);
+
+  Optional<OrderEntity> findFirstBySupplierIdAndVenueIdAndDeliverOnAndStatusOrderByIdDesc(
+      long supplierId, long venueId, LocalDate deliverOn, OrderStatus status);
+
+  void delete(OrderEntity order);
+
+  @Query("select line.order from OrderLineEntity line where line.id = :lineId")
+  Optional<OrderEntity> findByLine(long lineId);
+}

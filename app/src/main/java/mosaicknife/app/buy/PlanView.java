@@ -1,0 +1,253 @@
+package mosaicknife.app.buy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import mosaicknife.app.buy.PlanBook.Alternative;
+import mosaicknife.app.buy.PlanBook.Plan;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.buying.Candidate;
+import mosaicknife.core.buying.Candidate.Form;
+import mosaicknife.core.buying.Demand;
+import mosaicknife.core.buying.Offer;
+import mosaicknife.core.buying.StockNeed;
+import mosaicknife.core.buying.Substitutes.Substitute;
+import mosaicknife.core.quantity.ExactMoney;
+
+/**
+ * The plan of a dish as its page shows it.
+ *
+ * @param plan the plan
+ * @param wanted what is wanted, in words
+ * @param madeOf the fish it may be made of, its own first
+ * @param bars the offers as bars on one scale
+ * @param alternatives fish that eat alike
+ * @param notices what is worth a word: break-even passed, surplus bones, nothing offered
+ */
+record PlanView(
+    Plan plan,
+    String wanted,
+    String madeOf,
+    List<OfferBar> bars,
+    List<AlternativeRow> alternatives,
+    List<String> notices) {
+
+  private static final double SCALE = 560;
+
+  /**
+   * One offer as a bar of its cost per served portion with a whisker for the risk.
+   *
+   * @param offer the offer
+   * @param best whether it is the cheapest
+   * @param name fish, state and grade
+   * @param supplier who offers it
+   * @param price what it costs
+   * @param buy how much to buy
+   * @param each the cost per served portion
+   * @param bar the length of the bar
+   * @param low where the whisker begins
+   * @param high where it ends
+   * @param risk the risk that somebody goes without
+   * @param surplus the portions too many
+   * @param work the minutes
+   * @param total the money
+   * @param reason why it stands here
+   */
+  record OfferBar(
+      Offer offer,
+      boolean best,
+      String name,
+      String supplier,
+      String price,
+      String buy,
+      String each,
+      String bar,
+      String low,
+      String high,
+      String risk,
+      String surplus,
+      String work,
+      String total,
+      String reason) {}
+
+  /** A fish in place of the dish's own. */
+  record AlternativeRow(String code, String name, String why, String season, String each) {}
+
+  static PlanView of(Plan plan, Formats formats) {
+    double most = plan.offers().stream().mapToDouble(o -> amount(o.high())).max().orElse(1);
+    List<OfferBar> bars = new ArrayList<>();
+    for (Offer offer : plan.offers()) {
+      bars.add(bar(offer, plan, most, formats));
+    }
+    return new PlanView(
+        plan,
+        plan.demand().map(demand -> wanted(demand, plan)).orElse(""),
+        madeOf,
+        bars,
+        plan.substitutes().stream().map(a -> alternative(a, formats)).toList(),
+        notices(plan, formats));
+  }
+
+  private static String wanted(Demand demand, Plan plan) {
+    String give = demand.give() > 0 ? " ± %.0f".formatted(demand.give()) : "";
+    String there = plan.wish().onHand() > 0 ? ", %d on hand".formatted(plan.wish().onHand()) : "";
+    return "%d%s portions %s%s".formatted(demand.portions(), give, demand.per().title(), there);
+  }
+
+  private static double amount(ExactMoney money) {
+    return money.amount().doubleValue();
+  }
+
+  static String name(Candidate candidate, Formats formats) {
+    return candidate.form() == Form.FILLET
+        ? candidate.species().name() + " fillet, bought cut"
+        : candidate.species().name()
+            + ", "
+            + candidate.state().title().toLowerCase(Locale.ROOT)
+            + ", "
+            + formats.range(candidate.grade().from(), candidate.grade().to());
+  }
+
+  private static OfferBar bar(Offer offer, Plan plan, double most, Formats formats) {
+    boolean best = offer.equals(plan.offers().get(0));
+    Candidate candidate = offer.candidate();
+    String mass = formats.roughly(offer.mass());
+    return new OfferBar(
+        offer,
+        best,
+        name(candidate, formats),
+        candidate.supplier(),
+        formats.price(candidate.price()),
+        candidate.form() == Form.FILLET ? mass : "%d fish, %s".formatted(offer.fish(), mass),
+        formats.money(offer.costPerServed()),
+        length(offer.costPerServed(), most),
+        length(offer.low(), most),
+        length(offer.high(), most),
+        "%.0f %%".formatted(offer.risk() * 100),
+        offer.surplus() < 0.5 ? "none" : "≈ %.0f".formatted(offer.surplus()),
+        "≈ %.0f min".formatted(offer.minutes()),
+        formats.money(offer.money()),
+        reason(offer, plan, formats));
+  }
+
+  private static String length(ExactMoney money, double most) {
+    return String.format(Locale.ROOT, "%.1f", SCALE * amount(money) / most);
+  }
+
+  /** Why an offer stands where it stands, against the best one or the next. */
+  static String reason(Offer offer, Plan plan, Formats formats) {
+    List<Offer> offers = plan.offers();
+    Offer best = offers.get(0);
+    if (offer.equals(best)) {
+      if (offers.size() == 1) {
+        return "The only one on offer for this dish.";
+      }
+      Offer next = offers.get(1);
+      return "Cheapest by %s a plate: %s."
+          .formatted(
+              formats.money(next.costPerServed().minus(offer.costPerServed())),
+              causes(offer, next));
+    }
+    return "%s more a plate: %s."
+        .formatted(
+            formats.money(offer.costPerServed().minus(best.costPerServed())), causes(best, offer));
+  }
+
+  /** What makes the first cheaper than the second, the weightiest first. */
+  private static String causes(Offer cheap, Offer dear) {
+    List<String> causes = new ArrayList<>();
+    double fishCheap = amount(cheap.money()) / cheap.served();
+    double fishDear = amount(dear.money()) / dear.served();
+    double workCheap = amount(cheap.labour()) / cheap.served();
+    double workDear = amount(dear.labour()) / dear.served();
+    double perMassCheap = amount(cheap.candidate().price().perKilogram());
+    double perMassDear = amount(dear.candidate().price().perKilogram());
+    double yieldCheap = cheap.served() / cheap.mass().milligrams();
+    double yieldDear = dear.served() / dear.mass().milligrams();
+    if (fishCheap < fishDear && perMassCheap < perMassDear * 0.97) {
+      causes.add("a lower price per weight");
+    }
+    if (fishCheap < fishDear && yieldCheap > yieldDear * 1.03) {
+      causes.add("more portions from the same weight");
+    }
+    if (workCheap < workDear * 0.9) {
+      causes.add("less work");
+    }
+    if (cheap.surplus() + 1 < dear.surplus()) {
+      causes.add("fewer portions too many");
+    }
+    return causes.isEmpty() ? "a little of everything" : String.join(", ", causes);
+  }
+
+  private static AlternativeRow alternative(Alternative alternative, Formats formats) {
+    Substitute substitute = alternative.substitute();
+    String why = String.join(", ", substitute.alike());
+    String but =
+        substitute.different().isEmpty()
+            ? ""
+            : "; but " + String.join(", ", substitute.different());
+    return new AlternativeRow(
+        substitute.species().code(),
+        substitute.species().name(),
+        why + but,
+        alternative.inSeason() ? "in season" : "out of season",
+        alternative
+            .offer()
+            .map(offer -> formats.money(offer.costPerServed()) + " a plate")
+            .orElse("no offer"));
+  }
+
+  private static List<String> notices(Plan plan, Formats formats) {
+    List<String> notices = new ArrayList<>();
+    plan.bought().ifPresent(bought -> breakEven(plan, bought, formats).ifPresent(notices::add));
+    plan.stock().flatMap(stock -> bones(stock, plan, formats)).ifPresent(notices::add);
+    plan.best()
+        .filter(best -> best.surplus() >= 1)
+        .ifPresent(
+            best ->
+                notices.add(
+                    "About %.0f portions come too many, by whole fish. Proposed home: %s."
+                        .formatted(best.surplus(), plan.surplusHome())));
+    return notices;
+  }
+
+  /** Whole against bought cut: the price up to which breaking in the house pays. */
+  private static Optional<String> breakEven(Plan plan, Offer bought, Formats formats) {
+    Optional<Offer> whole =
+        plan.offers().stream().filter(o -> o.candidate().form() == Form.WHOLE).findFirst();
+    return whole.map(
+        own -> {
+          String limit = formats.price(own.breakEvenAgainst(bought));
+          String what = name(own.candidate(), formats);
+          boolean passed = own.costPerServed().compareTo(bought.costPerServed()) > 0;
+          return passed
+              ? "The price of %s has passed your break-even of %s: bought-in fillet from %s is cheaper by the plate."
+                  .formatted(what, limit, bought.candidate().supplier())
+              : "Breaking %s in the house pays up to %s; it is offered at %s."
+                  .formatted(what, limit, formats.price(own.candidate().price()));
+        });
+  }
+
+  private static Optional<String> bones(StockNeed stock, Plan plan, Formats formats) {
+    if (plan.wish().litres() == 0 && !stock.bones().isPositive()) {
+      return Optional.empty();
+    }
+    if (!stock.bones().isPositive()) {
+      return Optional.of(
+          "No bones for a clear stock come with this: the fish is oily or farmed, or bought cut.");
+    }
+    String give =
+        "%s of bones come with it, enough for about %.0f l of stock"
+            .formatted(formats.roughly(stock.bones()), stock.possible());
+    if (plan.wish().litres() == 0) {
+      return Optional.of(give + ". Plan where they go.");
+    }
+    return Optional.of(
+        stock.surplus().isPositive()
+            ? give
+                + "; %.0f l are wanted, so %s are over: freeze, give to the other venue or sell."
+                    .formatted(plan.wish().litres(), formats.roughly(stock.surplus()))
+            : give + "; %.0f l are wanted, so more must be found.".formatted(plan.wish().litres()));
+  }
+}

@@ -1,0 +1,134 @@
+package mosaicknife.app.buy;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.UUID;
+import mosaicknife.app.buy.PriceBook.Confirmed;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.buying.Candidate;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Price lists: in as CSV, with a look before anything counts; history by fish. */
+@Controller
+class PriceController {
+
+  private final PriceBook prices;
+  private final CatalogueBook catalogue;
+  private final HouseBook houses;
+  private final Clock clock;
+
+  PriceController(PriceBook prices, CatalogueBook catalogue, HouseBook houses, Clock clock) {
+    this.prices = prices;
+    this.catalogue = catalogue;
+    this.houses = houses;
+    this.clock = clock;
+  }
+
+  @GetMapping("/buy/prices")
+  String offers(Model model) {
+    model.addAttribute(
+        "offers",
+        prices.offers().stream()
+            .sorted(Comparator.comparing((Candidate c) -> c.species().name()))
+            .toList());
+    model.addAttribute("suppliers", houses.suppliers());
+    model.addAttribute("today", LocalDate.now(clock.withZone(houses.house().formats().zone())));
+    return "buy/prices";
+  }
+
+  @GetMapping("/buy/prices/of/{code}")
+  String history(@PathVariable String code, Model model) {
+    Species species =
+        catalogue
+            .now()
+            .findSpecies(code)
+            .orElseThrow(() -> Refusal.ofMissing("There is no such fish in the catalogue."));
+    model.addAttribute("species", species);
+    model.addAttribute("history", PriceHistory.of(prices.history(code), houses.house().formats()));
+    return "buy/price-history";
+  }
+
+  @PostMapping("/buy/prices")
+  String look(
+      @RequestParam String supplier,
+      @RequestParam String validOn,
+      @RequestParam MultipartFile file,
+      RedirectAttributes later)
+      throws IOException {
+    try {
+      UUID id = prices.look(supplier, day(validOn), text(file.getBytes()));
+      return "redirect:/buy/prices/look/" + id;
+    } catch (Refusal refusal) {
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("typedSupplier", supplier);
+      return "redirect:/buy/prices";
+    }
+  }
+
+  private static LocalDate day(String typed) {
+    try {
+      return LocalDate.parse(typed.strip());
+    } catch (DateTimeException e) {
+      throw Refusal.ofField("validOn", "The day of the list is missing. Choose it.");
+    }
+  }
+
+  /** A list in an old encoding is read as such, so that names keep their accents. */
+  private static String text(byte[] content) {
+    if (containsNothingPrintable(content)) {
+      throw Refusal.ofField(
+          "file", "The file is no text. Save the list as CSV and choose it again.");
+    }
+    try {
+      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(content)).toString();
+    } catch (CharacterCodingException e) {
+      return new String(content, StandardCharsets.ISO_8859_1);
+    }
+  }
+
+  private static boolean containsNothingPrintable(byte[] content) {
+    for (byte b : content) {
+      if (b == 0) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  @GetMapping("/buy/prices/look/{id}")
+  String preview(@PathVariable UUID id, Model model) {
+    model.addAttribute("preview", prices.preview(id));
+    return "buy/price-look";
+  }
+
+  @PostMapping("/buy/prices/look/{id}")
+  String confirm(@PathVariable UUID id, RedirectAttributes later) {
+    Confirmed confirmed = prices.confirm(id);
+    later.addFlashAttribute(
+        "done",
+        "Stored: %d new prices, %d updated.".formatted(confirmed.made(), confirmed.updated()));
+    return "redirect:/buy/prices";
+  }
+
+  @PostMapping("/buy/prices/look/{id}/drop")
+  String drop(@PathVariable UUID id) {
+    prices.drop(id);
+    return "redirect:/buy/prices";
+  }
+}

@@ -1,0 +1,57 @@
+package mosaicknife.app.buy;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+
+@Entity
+@Table(name = "price_preview")
+class PricePreviewEntity {
+
+  @Id private UUID id;
+
+  @Column(name = "supplier_id")
+  private long supplierId;
+
+  @Column(name = "valid_on")
+  private LocalDate validOn;
+
+  private String document;
+
+  @Column(name = "read_by")
+  private long readBy;
+
+  @Column(name = "read_at")
+  private Instant readAt;
+
+  protected PricePreviewEntity() {}
+
+  PricePreviewEntity(long supplierId, LocalDate validOn, String document, long by, Instant at) {
+    this.id = UUID.randomUUID();
+    this.supplierId = supplierId;
+    this.validOn = validOn;
+    this.document = document;
+    this.readBy = by;
+    this.readAt = at;
+  }
+
+  UUID id() {
+    return id;
+  }
+
+  long supplierId() {
+    return supplierId;
+  }
+
+  LocalDate validOn() {
+    return validOn;
+  }
+
+  String document() {
+    return document;
+  }
+}

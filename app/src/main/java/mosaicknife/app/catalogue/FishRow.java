@@ -1,0 +1,78 @@
+package mosaicknife.app.catalogue;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.MarketName;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Species.Trait;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.breakdown.StartingNorms;
+
+/**
+ * A fish in the list.
+ *
+ * @param code its code
+ * @param name its name
+ * @param scientific its scientific name
+ * @param others some market names, those that were searched for first
+ * @param plan its body plan
+ * @param eats how it eats
+ * @param yield the yield of gutted fish, skin on
+ * @param weighs its usual mass
+ * @param care what to be careful about, shortest words
+ */
+record FishRow(
+    String code,
+    String name,
+    String scientific,
+    String others,
+    String plan,
+    String eats,
+    String yield,
+    String weighs,
+    String care) {
+
+  private static final int MOST_NAMES = 4;
+
+  static FishRow of(Species species, String query, Formats formats) {
+    String wanted = query.strip().toLowerCase(Locale.ROOT);
+    String others =
+        species.marketNames().stream()
+            .map(MarketName::name)
+            .sorted(
+                (one, other) ->
+                    Boolean.compare(
+                        other.toLowerCase(Locale.ROOT).contains(wanted),
+                        one.toLowerCase(Locale.ROOT).contains(wanted)))
+            .distinct()
+            .limit(MOST_NAMES)
+            .collect(Collectors.joining(", "));
+    double yield =
+        StartingNorms.of(species, State.GUTTED, Specification.SKIN_ON, LossNorm.STARTING).mains();
+    return new FishRow(
+        species.code(),
+        species.name(),
+        species.scientificName(),
+        others,
+        species.plan().name(),
+        word(species.eating().flesh())
+            + ", "
+            + word(species.eating().texture())
+            + ", "
+            + word(species.eating().flavour()),
+        "%.0f %%".formatted(yield * 100),
+        formats.range(species.usualMass().lowest(), species.usualMass().highest()),
+        Arrays.stream(Trait.values())
+            .filter(species.traits()::contains)
+            .map(trait -> trait.name().toLowerCase(Locale.ROOT).replace('_', ' '))
+            .collect(Collectors.joining(", ")));
+  }
+
+  private static String word(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT);
+  }
+}

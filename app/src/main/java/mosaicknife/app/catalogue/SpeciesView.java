@@ -1,0 +1,179 @@
+package mosaicknife.app.catalogue;
+
+import java.time.Month;
+import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.picture.FishPicture;
+import mosaicknife.app.picture.FishPicture.PartMark;
+import mosaicknife.app.picture.FishPicture.Standing;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.BodyPlan;
+import mosaicknife.core.anatomy.MarketName;
+import mosaicknife.core.anatomy.PartSlot;
+import mosaicknife.core.anatomy.Season.Months;
+import mosaicknife.core.anatomy.Share;
+import mosaicknife.core.anatomy.SizeGrade;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Species.Trait;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.breakdown.StartingNorms;
+
+/**
+ * A fish as its page shows it.
+ *
+ * @param species the fish
+ * @param names market names by region, joined
+ * @param warnings what to be careful about
+ * @param facts words for how it eats and is sold
+ * @param months the months with whether it is at its best, per hemisphere that is known
+ * @param parts its parts
+ * @param yields the yield by state (rows) and specification (columns)
+ * @param drawing the drawing with numbers
+ */
+record SpeciesView(
+    Species species,
+    Map<String, String> names,
+    List<String> warnings,
+    Map<String, String> facts,
+    Map<String, List<MonthMark>> months,
+    List<PartRow> parts,
+    List<YieldRow> yields,
+    FishPicture drawing) {
+
+  record MonthMark(String name, boolean best) {}
+
+  record PartRow(int number, String slot, String name, String mean, String range) {}
+
+  record YieldRow(String state, List<String> percents) {}
+
+  static SpeciesView of(Species species, Formats formats) {
+    return new SpeciesView(
+        species,
+        names(species),
+        Arrays.stream(Trait.values()).filter(species.traits()::contains).map(Trait::title).toList(),
+        facts(species, formats),
+        months(species),
+        species.shares().stream().map(SpeciesView::part).toList(),
+        Arrays.stream(State.values()).map(state -> yields(species, state)).toList(),
+        drawing(species.plan()));
+  }
+
+  /** The drawing of a plan with the numbers of its parts. */
+  static FishPicture drawing(BodyPlan plan) {
+    return FishPicture.of(
+        plan,
+        slot ->
+            plan.findSlot(slot)
+                .map(
+                    part ->
+                        new PartMark(
+                            part.number(), part.name(), Standing.PENDING, Optional.empty(), "")));
+  }
+
+  /** The drawing of a plan without numbers, for small pictures. */
+  static FishPicture plain(BodyPlan plan) {
+    return FishPicture.of(plan, slot -> Optional.empty());
+  }
+
+  private static Map<String, String> names(Species species) {
+    Map<String, String> names = new LinkedHashMap<>();
+    for (MarketName name : species.marketNames()) {
+      String region =
+          name.region().equals(MarketName.MANY_REGIONS)
+              ? "Elsewhere"
+              : new Locale.Builder().setRegion(name.region()).build().getDisplayCountry(Locale.UK);
+      names.merge(region, name.name(), (one, other) -> one + ", " + other);
+    }
+    return names;
+  }
+
+  private static Map<String, String> facts(Species species, Formats formats) {
+    Map<String, String> facts = new LinkedHashMap<>();
+    var eating = species.eating();
+    facts.put("Flesh", word(eating.flesh()) + ", " + word(eating.texture()));
+    facts.put("Taste", word(eating.flavour()));
+    facts.put(
+        "Skin",
+        switch (eating.skin()) {
+          case NO -> "not eaten";
+          case SOFT -> "eaten, does not crisp";
+          case CRISP -> "eaten, crisps";
+        });
+    facts.put(
+        "Scales",
+        switch (eating.scales()) {
+          case NONE -> "none";
+          case FEW -> "few";
+          case MANY -> "many: scale in a bag or under water";
+        });
+    facts.put(
+        "Pin bones",
+        eating.pinBonesTo() == 0
+            ? "none in the fillet"
+            : "along the first %.0f %% of the fillet".formatted(eating.pinBonesTo() * 100));
+    facts.put("Head", "worth eating from a fish of " + formats.mass(eating.headFrom()));
+    facts.put("Weighs", formats.range(species.usualMass().lowest(), species.usualMass().highest()));
+    facts.put(
+        "Size grades",
+        String.join(" · ", species.grades().stream().map(grade -> grade(grade, formats)).toList()));
+    facts.put("Body plan", species.plan().name());
+    return facts;
+  }
+
+  static String grade(SizeGrade grade, Formats formats) {
+    return formats.range(grade.from(), grade.to());
+  }
+
+  private static String word(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static Map<String, List<MonthMark>> months(Species species) {
+    Map<String, List<MonthMark>> months = new LinkedHashMap<>();
+    species.season().north().ifPresent(m -> months.put("North", marks(m)));
+    species.season().south().ifPresent(m -> months.put("South", marks(m)));
+    return months;
+  }
+
+  private static List<MonthMark> marks(Months months) {
+    List<MonthMark> marks = new ArrayList<>();
+    for (Month month : Month.values()) {
+      marks.add(
+          new MonthMark(month.getDisplayName(TextStyle.NARROW, Locale.UK), months.contains(month)));
+    }
+    return marks;
+  }
+
+  private static PartRow part(Share share) {
+    PartSlot slot = share.slot();
+    return new PartRow(
+        slot.number(),
+        slot.code(),
+        slot.name(),
+        "%.1f %%".formatted(share.mean() * 100),
+        range(share.mean(), share.spread()));
+  }
+
+  /** Two deviations about the mean: where nineteen of twenty fish are expected. */
+  private static String range(double mean, double spread) {
+    return "%.0f–%.0f %%"
+        .formatted(Math.max(0, mean - 2 * spread) * 100, (mean + 2 * spread) * 100);
+  }
+
+  private static YieldRow yields(Species species, State state) {
+    return new YieldRow(
+        state.title(),
+        Arrays.stream(Specification.values())
+            .map(to -> StartingNorms.of(species, state, to, LossNorm.STARTING).mains())
+            .map(mains -> "%.0f %%".formatted(mains * 100))
+            .toList());
+  }
+}

@@ -1,0 +1,132 @@
+package mosaicknife.app.demo;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Optional;
+import mosaicknife.app.buy.Dish;
+import mosaicknife.app.buy.DishBook;
+import mosaicknife.app.buy.DishForm;
+import mosaicknife.app.buy.PlanBook;
+import mosaicknife.app.buy.PlanWish;
+import mosaicknife.app.buy.PriceBook;
+import mosaicknife.app.buy.ProfileName;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.Named;
+import mosaicknife.core.buying.Demand;
+import mosaicknife.core.buying.Demand.Per;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** The buying side of the demo: six dishes, three suppliers' lists over three weeks, two orders. */
+@Component
+@ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
+class DemoBuying {
+
+  private static final String GREY_SKERRY =
+      """
+      fish;form;state;size;price
+      hake;whole;gutted;0.8-1.5 kg;%s
+      hake;whole;gutted;1.5-2.5 kg;%s
+      hake;whole;gutted;2.5-4 kg;%s
+      pollack;whole;gutted;2-4 kg;%s
+      gurnard;whole;ungutted;0.6-1.2 kg;%s
+      monkfish;whole;gutted;3-6 kg;%s
+      """;
+
+  private static final String MARRAM_QUAY =
+      """
+      fish,form,state,size,price
+      turbot,whole,gutted,2.5-4 kg,%s
+      plaice,whole,gutted,0.5-1 kg,%s
+      thornback ray,whole,gutted,2-4 kg,%s
+      hake,fillet,,,%s
+      farmed trout,whole,gutted,1-3 kg,%s
+      """;
+
+  private static final String HOLM_SOUND =
+      """
+      fish;form;state;size;price
+      mackerel;whole;ungutted;0.3-0.5 kg;%s
+      albacore;whole;gutted and gilled;8-12 kg;%s
+      cod;whole;gutted;2-4 kg;%s
+      pollack;whole;gutted;4-9 kg;%s
+      """;
+
+  private final DishBook dishes;
+  private final PriceBook prices;
+  private final PlanBook plans;
+  private final HouseBook houses;
+  private final Clock clock;
+
+  DemoBuying(DishBook dishes, PriceBook prices, PlanBook plans, HouseBook houses, Clock clock) {
+    this.dishes = dishes;
+    this.prices = prices;
+    this.plans = plans;
+    this.houses = houses;
+    this.clock = clock;
+  }
+
+  void load(Named lantern, Named counter) {
+    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    lists(today.minusDays(14), "10.20", "11.60", "12.90", "8.60", "6.10", "17.50");
+    lists(today.minusDays(7), "10.60", "12.10", "13.40", "8.20", "6.40", "17.90");
+    lists(today, "10.40", "11.40", "12.60", "8.20", "6.40", "18.40");
+    Dish hake =
+        dish(
+            "Hake, brown butter and capers",
+            lantern,
+            "180 g",
+            "SKIN_ON",
+            "",
+            "26",
+            "hake\npollack\ngurnard");
+    want(hake, 24, 4, 38, 6);
+    Dish turbot =
+        dish("Turbot, sea herbs", lantern, "190 g", "SKIN_ON", "", "42", "turbot\nmonkfish");
+    want(turbot, 12, 3, 22, 4);
+    Dish ray = dish("Ray wing, burnt lemon", lantern, "220 g", "SKINLESS", "", "24", "ray");
+    want(ray, 10, 3, 16, 4);
+    Dish fry =
+        dish(
+            "Fish and chips of the counter",
+            counter,
+            "150 g",
+            "SKINLESS",
+            "",
+            "16.50",
+            "pollack\nhake\ngurnard");
+    want(fry, 30, 6, 60, 9);
+    Dish plaice = dish("Plaice on the bone", counter, "170 g", "SKIN_ON", "yes", "21", "plaice");
+    want(plaice, 12, 3, 20, 4);
+    Dish albacore =
+        dish("Albacore, seared", counter, "120 g", "BLOCKS", "", "19", "albacore\nmackerel");
+    want(albacore, 18, 4, 30, 5);
+    PlanWish weekend = new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, 8);
+    plans.order(turbot.id(), weekend, Optional.empty(), today.plusDays(1));
+    plans.order(albacore.id(), weekend, Optional.empty(), today.plusDays(1));
+  }
+
+  private void lists(LocalDate day, String... grey) {
+    prices.takeIn("Grey Skerry Landings", day, GREY_SKERRY.formatted((Object[]) grey));
+    prices.takeIn(
+        "Marram Quay Fish", day, MARRAM_QUAY.formatted("24.50", "9.80", "7.40", "29.50", "8.90"));
+    prices.takeIn("Holm Sound Boats", day, HOLM_SOUND.formatted("5.20", "13.60", "9.90", "8.60"));
+  }
+
+  private Dish dish(
+      String name,
+      Named venue,
+      String portion,
+      String cut,
+      String whole,
+      String price,
+      String fish) {
+    return dishes.add(
+        new DishForm(name, "" + venue.id(), portion, "5", cut, whole, price, fish, 0));
+  }
+
+  private void want(Dish dish, int midweek, int give, int weekend, int weekendGive) {
+    dishes.want(dish.id(), ProfileName.MIDWEEK, new Demand(midweek, give, Per.SERVICE));
+    dishes.want(dish.id(), ProfileName.WEEKEND, new Demand(weekend, weekendGive, Per.SERVICE));
+  }
+}
