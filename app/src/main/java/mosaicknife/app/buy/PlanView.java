@@ -7,6 +7,7 @@ import java.util.Optional;
 import mosaicknife.app.buy.PlanBook.Alternative;
 import mosaicknife.app.buy.PlanBook.Plan;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Candidate.Form;
 import mosaicknife.core.buying.Demand;
@@ -75,6 +76,7 @@ record PlanView(
   record AlternativeRow(String code, String name, String why, String season, String each) {}
 
   static PlanView of(Plan plan, Formats formats) {
+    String madeOf = String.join(", ", plan.madeOf().stream().map(Species::name).toList());
     double most = plan.offers().stream().mapToDouble(o -> amount(o.high())).max().orElse(1);
     List<OfferBar> bars = new ArrayList<>();
     for (Offer offer : plan.offers()) {
