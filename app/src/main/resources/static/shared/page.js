@@ -34,7 +34,7 @@
   // one submit a tap: a second tap while the first is under way does nothing
   document.addEventListener("submit", function (event) {
     const form = event.target;
-    if (form.method === "dialog" || form.hasAttribute("hx-post")) return;
+    if (form.method === "dialog" || (form.hasAttribute("hx-post") && !form.hasAttribute("hx-trigger"))) return;
     if (form.dataset.sent && Date.now() - Number(form.dataset.sent) < 4000) { event.preventDefault(); return; }
     form.dataset.sent = String(Date.now());
   });
@@ -50,6 +50,10 @@
       document.getElementById("name").value = button.dataset.name;
       document.getElementById("password").value = button.dataset.password;
     });
+  });
+
+  document.querySelectorAll(".print-it").forEach(function (button) {
+    button.addEventListener("click", function () { window.print(); });
   });
 
   const offline = document.getElementById("offline");

@@ -25,6 +25,7 @@ import mosaicknife.app.bench.Take;
 import mosaicknife.app.bench.Use;
 import mosaicknife.app.bench.WeighingFact;
 import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.dock.Arrival;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.dock.Origin;
@@ -366,7 +367,8 @@ public class LotsTest extends WithDatabase {
         houses.venues().get(0).id(),
         Origin.WILD,
         LocalDate.now(clock).minusDays(daysAgo),
-        "");
+        "",
+        Arrival.UNASKED);
   }
 
   private static Take take(Lot lot, String slot, String kilograms) {

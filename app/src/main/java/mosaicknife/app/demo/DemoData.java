@@ -18,6 +18,7 @@ import mosaicknife.app.bench.Take;
 import mosaicknife.app.bench.Use;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.device.StandInPanel;
+import mosaicknife.app.dock.Arrival;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.dock.Origin;
@@ -57,6 +58,7 @@ class DemoData implements ApplicationRunner {
   private final SimulatedFish fish;
   private final CatalogueBook catalogue;
   private final DemoBuying buying;
+  private final DemoDock dock;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
@@ -70,6 +72,7 @@ class DemoData implements ApplicationRunner {
       SimulatedFish fish,
       CatalogueBook catalogue,
       DemoBuying buying,
+      DemoDock dock,
       TransactionTemplate transaction,
       Clock clock) {
     this.people = people;
@@ -81,6 +84,7 @@ class DemoData implements ApplicationRunner {
     this.fish = fish;
     this.catalogue = catalogue;
     this.buying = buying;
+    this.dock = dock;
     this.transaction = transaction;
     this.clock = clock;
   }
@@ -112,6 +116,7 @@ class DemoData implements ApplicationRunner {
           albacoreWaiting(lantern);
         });
     people.as("ines", () -> buying.load(lantern, counter));
+    people.as("tobiah", dock::load);
   }
 
   private void finishedHake(Named venue) {
@@ -312,7 +317,8 @@ class DemoData implements ApplicationRunner {
             venue.id(),
             origin,
             today().minusDays(landedDaysAgo),
-            note));
+            note,
+            Arrival.UNASKED));
   }
 
   private void weighAll(Lot lot) {

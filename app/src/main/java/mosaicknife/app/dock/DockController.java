@@ -3,17 +3,24 @@ package mosaicknife.app.dock;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import mosaicknife.app.buy.OrderBook;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.ReceiptReader.Read;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.RefusedFish;
+import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -21,28 +28,59 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class DockController {
 
+  private static final int MOST_SHOWN = 8;
+  private static final int MOST_FOUND = 12;
+
   private final LotBook lots;
+  private final OrderBook orders;
   private final ReceiptReader reader;
   private final HouseBook houses;
   private final CatalogueBook catalogue;
   private final Clock clock;
 
   DockController(
-      LotBook lots, ReceiptReader reader, HouseBook houses, CatalogueBook catalogue, Clock clock) {
+      LotBook lots,
+      OrderBook orders,
+      ReceiptReader reader,
+      HouseBook houses,
+      CatalogueBook catalogue,
+      Clock clock) {
     this.lots = lots;
+    this.orders = orders;
     this.reader = reader;
     this.houses = houses;
     this.catalogue = catalogue;
     this.clock = clock;
   }
 
+  /** What is expected, and what came last. */
   @GetMapping("/dock")
-  String dock() {
-    return "redirect:/dock/receive";
+  String dock(Model model) {
+    LocalDate today = today();
+    model.addAttribute(
+        "expected",
+        orders.expected().stream()
+            .map(order -> ExpectedView.of(order, lots.of(order), order.deliverOn().isBefore(today)))
+            .toList());
+    model.addAttribute("lots", lots.all().stream().limit(MOST_SHOWN).toList());
+    return "dock/dock";
+  }
+
+  /** Nothing more will come of an order. */
+  @PostMapping("/dock/orders/{id}/close")
+  String close(@PathVariable long id) {
+    orders.close(id);
+    return "redirect:/dock";
   }
 
   @GetMapping("/dock/receive")
   String form(@ModelAttribute("form") ReceiptForm form, Model model) {
+    if (form.line().matches("[0-9]{1,18}") && form.species().isEmpty()) {
+      long lineId = Long.parseLong(form.line());
+      orders
+          .findByLine(lineId)
+          .ifPresent(order -> model.addAttribute("form", ReceiptForm.expected(order, lineId)));
+    }
     return page(model, Map.of());
   }
 
@@ -67,14 +105,39 @@ class DockController {
   /** The fish any of whose names contains what was typed, as options to tap. */
   @GetMapping("/dock/receive/fish")
   String fish(@RequestParam(defaultValue = "") String query, Model model) {
-    model.addAttribute("found", catalogue.now().search(query));
+    model.addAttribute("found", found(query));
+    model.addAttribute("refused", query.isBlank() ? null : refused(query));
     model.addAttribute("query", query.strip());
     return "dock/receive :: fishList";
   }
 
+  private String refused(String query) {
+    return catalogue.now().findRefused(query).map(RefusedFish::why).orElse(null);
+  }
+
+  /** Without a search the fish this house received last; it knows more than fit a page. */
+  private List<Species> found(String query) {
+    Catalogue fish = catalogue.now();
+    if (!query.isBlank()) {
+      return fish.search(query).stream().limit(MOST_FOUND).toList();
+    }
+    List<Species> usual =
+        lots.all().stream().map(Lot::species).distinct().limit(MOST_FOUND).toList();
+    return usual.isEmpty() ? fish.species().stream().limit(MOST_FOUND).toList() : usual;
+  }
+
   private String page(Model model, Map<String, String> problems) {
     model.addAttribute("problems", problems);
-    model.addAttribute("found", catalogue.now().species());
+    ReceiptForm form = (ReceiptForm) model.getAttribute("form");
+    List<Species> offered = new ArrayList<>(found(""));
+    catalogue
+        .now()
+        .findSpecies(form == null ? "" : form.species())
+        .filter(species -> !offered.contains(species))
+        .ifPresent(species -> offered.add(0, species));
+    model.addAttribute("found", offered);
+    model.addAttribute("methods", CatchMethod.values());
+    model.addAttribute("killings", Killing.values());
     model.addAttribute("states", State.values());
     model.addAttribute("origins", Origin.values());
     model.addAttribute("venues", houses.venues());

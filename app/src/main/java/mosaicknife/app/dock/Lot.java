@@ -1,15 +1,20 @@
 package mosaicknife.app.dock;
 
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingSchool;
 import mosaicknife.core.cost.LotCost;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.RawGate;
 
 /**
  * Fish bought together at one price on one delivery.
@@ -31,6 +36,9 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param school how the house costs it
  * @param note a remark
  * @param finishedAt when the lot was closed, if it is
+ * @param arrival what was asked and measured at the dock
+ * @param inspection the newest inspection, if there was one
+ * @param credited what the supplier credits
  * @param version counts changes, so that a stale page is noticed
  */
 public record Lot(
@@ -51,7 +59,13 @@ public record Lot(
     CostingSchool school,
     String note,
     Optional<Instant> finishedAt,
+    Arrival arrival,
+    Optional<Inspection> inspection,
+    ExactMoney credited,
     int version) {
+
+  /** Less than this apart is drip and the tolerance of two scales. */
+  private static final Fraction TOLERATED = Fraction.of(1, 100);
 
   /**
    * Returns the mass that yields are counted from: the own scale's if there is one, else the
@@ -64,12 +78,13 @@ public record Lot(
   }
 
   /**
-   * Returns what the lot cost: the invoice, whatever the own scale says.
+   * Returns what the lot cost: the invoice, whatever the own scale says, less what is credited.
    *
    * @return the cost
    */
   public LotCost cost() {
-    return LotCost.of(price, invoiced);
+    ExactMoney none = ExactMoney.zero(credited.currency());
+    return new LotCost(price, invoiced, none, credited);
   }
 
   /**
@@ -97,7 +112,58 @@ public record Lot(
    * @return true if a claim is worth a thought
    */
   public boolean isShortDelivery() {
-    return shortfall().filter(gap -> gap.multipliedBy(100).compareTo(invoiced) > 0).isPresent();
+    return shortfall()
+        .filter(gap -> gap.compareTo(invoiced.multipliedBy(TOLERATED, RoundingMode.HALF_EVEN)) > 0)
+        .isPresent();
+  }
+
+  /**
+   * Returns whether fish weighed one by one are clearly heavier than the lot.
+   *
+   * @param together their mass
+   * @return true if they are more than a hundredth heavier
+   */
+  boolean isClearlyLessThan(Mass together) {
+    return together
+            .minus(purchased())
+            .compareTo(purchased().multipliedBy(TOLERATED, RoundingMode.HALF_EVEN))
+        > 0;
+  }
+
+  /**
+   * Returns the ice and box, if both gross and net were weighed.
+   *
+   * @return gross less own mass
+   */
+  public Optional<Mass> ice() {
+    return arrival.gross().flatMap(gross -> own.map(gross::minus));
+  }
+
+  /**
+   * Returns what the lot may become, if that was decided.
+   *
+   * @return the decision of the newest inspection
+   */
+  public Optional<Fitness> fitness() {
+    return inspection.map(Inspection::decision);
+  }
+
+  /**
+   * Returns whether the lot may be served raw; every part of it carries this.
+   *
+   * @return the gate; empty if the lot was not inspected
+   */
+  public Optional<RawGate> rawGate() {
+    return fitness().map(fitness -> RawGate.of(species, origin == Origin.FARMED, fitness));
+  }
+
+  /**
+   * Returns whether the time above the limit is watched because histamine may form.
+   *
+   * @return true for histamine fish
+   */
+  public boolean isHistamineWatched() {
+    return species.traits().contains(Trait.HISTAMINE);
   }
 
   /**

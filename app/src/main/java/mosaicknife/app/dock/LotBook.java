@@ -8,13 +8,18 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.buy.Order;
+import mosaicknife.app.buy.OrderBook;
+import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Plausible;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -35,6 +40,9 @@ public class LotBook {
   private static final Mass LARGEST_PORTION = Mass.ofGrams(5000);
 
   private final LotRepository lots;
+  private final InspectionRepository inspections;
+  private final ClaimRepository claims;
+  private final OrderBook orders;
   private final CatalogueBook catalogue;
   private final HouseBook houses;
   private final PeopleBook people;
@@ -44,6 +52,9 @@ public class LotBook {
 
   LotBook(
       LotRepository lots,
+      InspectionRepository inspections,
+      ClaimRepository claims,
+      OrderBook orders,
       CatalogueBook catalogue,
       HouseBook houses,
       PeopleBook people,
@@ -51,6 +62,9 @@ public class LotBook {
       ApplicationEventPublisher events,
       Clock clock) {
     this.lots = lots;
+    this.inspections = inspections;
+    this.claims = claims;
+    this.orders = orders;
     this.catalogue = catalogue;
     this.houses = houses;
     this.people = people;
@@ -97,6 +111,30 @@ public class LotBook {
           "landedOn", "That is more than %d days ago. Check the date.".formatted(OLDEST_DAYS));
     }
     receipt.own().ifPresent(own -> checkApart(receipt.invoiced(), own));
+    receipt
+        .arrival()
+        .gross()
+        .filter(gross -> receipt.own().filter(own -> own.compareTo(gross) > 0).isPresent())
+        .ifPresent(
+            gross -> {
+              throw Refusal.ofField(
+                  "gross",
+                  "The net weight is more than the gross weight with ice and box. Check both.");
+            });
+    Plausible.question(receipt.species(), receipt.own().orElse(receipt.invoiced()), receipt.fish())
+        .ifPresent(
+            question -> {
+              throw Refusal.ofField("fish", question);
+            });
+    receipt
+        .arrival()
+        .orderLine()
+        .ifPresent(
+            line -> {
+              if (orders.findByLine(line).isEmpty()) {
+                throw Refusal.ofField("line", "The order it came for is gone. Receive it without.");
+              }
+            });
   }
 
   private static void checkApart(Mass invoiced, Mass own) {
@@ -134,6 +172,14 @@ public class LotBook {
     Map<Long, String> venues = byId(houses.venues());
     Map<Long, String> names = people.names();
     Catalogue fish = catalogue.now();
+    Map<Long, Inspection> inspected =
+        inspections.findNewestOfEachLot().stream()
+            .collect(Collectors.toMap(InspectionEntity::lotId, i -> i.toInspection(names)));
+    Map<Long, ExactMoney> credits =
+        claims.findAllByStatus(Claim.Status.CREDITED).stream()
+            .collect(
+                Collectors.toMap(
+                    ClaimEntity::lotId, c -> c.toClaim(names).amount(), ExactMoney::plus));
     return lots.findOpenFirstNewestFirst().stream()
         .map(
             lot ->
@@ -141,7 +187,9 @@ public class LotBook {
                     fish.getSpecies(lot.species()),
                     suppliers.get(lot.supplierId()),
                     venues.get(lot.venueId()),
-                    names.get(lot.receivedBy())))
+                    names.get(lot.receivedBy()),
+                    Optional.ofNullable(inspected.get(lot.id())),
+                    credits.getOrDefault(lot.id(), ExactMoney.zero(lot.currency()))))
         .toList();
   }
 
@@ -207,11 +255,33 @@ public class LotBook {
   }
 
   private Lot toLot(LotEntity lot) {
+    Map<Long, String> names = people.names();
+    ExactMoney credited =
+        claims.findAllByLotIdOrderById(lot.id()).stream()
+            .map(claim -> claim.toClaim(names))
+            .filter(claim -> claim.status() == Claim.Status.CREDITED)
+            .map(Claim::amount)
+            .reduce(ExactMoney.zero(lot.currency()), ExactMoney::plus);
     return lot.toLot(
         catalogue.now().getSpecies(lot.species()),
         houses.getSupplier(lot.supplierId()).name(),
         houses.getVenue(lot.venueId()).name(),
-        people.names().get(lot.receivedBy()));
+        names.get(lot.receivedBy()),
+        inspections.findFirstByLotIdOrderByIdDesc(lot.id()).map(i -> i.toInspection(names)),
+        credited);
+  }
+
+  /**
+   * Returns the lots that came for the lines of an order.
+   *
+   * @param order the order
+   * @return the lots
+   */
+  @Transactional(readOnly = true)
+  public List<Lot> of(Order order) {
+    return lots.findAllByOrderLineIdIn(order.lines().stream().map(OrderLine::id).toList()).stream()
+        .map(this::toLot)
+        .toList();
   }
 
   private static Map<Long, String> byId(List<Named> rows) {

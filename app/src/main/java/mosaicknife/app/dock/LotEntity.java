@@ -15,12 +15,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Currency;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingSchool;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
 
 @Entity
@@ -88,6 +90,26 @@ class LotEntity {
   @Column(updatable = false)
   private String note;
 
+  @Column(name = "order_line_id", updatable = false)
+  private Long orderLineId;
+
+  @Column(name = "gross_mg", updatable = false)
+  private Long grossMg;
+
+  @Column(name = "temperature_dc", updatable = false)
+  private Integer temperatureDc;
+
+  @Enumerated(EnumType.STRING)
+  @Column(updatable = false)
+  private CatchMethod method;
+
+  @Column(updatable = false)
+  private String area = "";
+
+  @Enumerated(EnumType.STRING)
+  @Column(updatable = false)
+  private Killing killing;
+
   @Column(name = "finished_at")
   private Instant finishedAt;
 
@@ -113,6 +135,13 @@ class LotEntity {
     this.origin = receipt.origin();
     this.landedOn = receipt.landedOn();
     this.note = receipt.note();
+    Arrival arrival = receipt.arrival();
+    this.orderLineId = arrival.orderLine().isPresent() ? arrival.orderLine().getAsLong() : null;
+    this.grossMg = arrival.gross().map(Mass::milligrams).orElse(null);
+    this.temperatureDc = arrival.temperature().map(Temperature::tenths).orElse(null);
+    this.method = arrival.method().orElse(null);
+    this.area = arrival.area();
+    this.killing = arrival.killing().orElse(null);
     this.receivedBy = receivedBy;
     this.receivedAt = receivedAt;
   }
@@ -156,7 +185,27 @@ class LotEntity {
     finishedBy = null;
   }
 
-  Lot toLot(Species fish, String supplier, String venue, String receiver) {
+  private Arrival arrival() {
+    return new Arrival(
+        orderLineId == null ? OptionalLong.empty() : OptionalLong.of(orderLineId),
+        Optional.ofNullable(grossMg).map(Mass::ofMilligrams),
+        Optional.ofNullable(temperatureDc).map(Temperature::new),
+        Optional.ofNullable(method),
+        area,
+        Optional.ofNullable(killing));
+  }
+
+  Currency currency() {
+    return Currency.getInstance(currency);
+  }
+
+  Lot toLot(
+      Species fish,
+      String supplier,
+      String venue,
+      String receiver,
+      Optional<Inspection> inspection,
+      ExactMoney credited) {
     return new Lot(
         id,
         fish,
@@ -175,6 +224,9 @@ class LotEntity {
         costingSchool,
         note,
         Optional.ofNullable(finishedAt),
+        arrival(),
+        inspection,
+        credited,
         version);
   }
 }

@@ -23,6 +23,8 @@ interface LotRepository extends Repository<LotEntity, Long> {
 
   Optional<LotEntity> findByClientId(UUID clientId);
 
+  List<LotEntity> findAllByOrderLineIdIn(List<Long> lines);
+
   @NativeQuery(OPEN_FIRST_NEWEST_FIRST)
   List<LotEntity> findOpenFirstNewestFirst();
 }

@@ -23,6 +23,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param origin wild or farmed
  * @param landedOn when it was landed
  * @param note a remark, possibly empty
+ * @param arrival what was asked and measured beyond that
  */
 public record Receipt(
     UUID clientId,
@@ -36,4 +37,5 @@ public record Receipt(
     long venue,
     Origin origin,
     LocalDate landedOn,
-    String note) {}
+    String note,
+    Arrival arrival) {}

@@ -1,6 +1,8 @@
 package mosaicknife.app.dock;
 
 import java.util.UUID;
+import mosaicknife.app.buy.Order;
+import mosaicknife.app.buy.OrderLine;
 
 /**
  * A delivery as typed: every field a text, to be understood by {@link ReceiptReader}. A field that
@@ -18,6 +20,12 @@ import java.util.UUID;
  * @param origin wild or farmed
  * @param landedOn when it was landed
  * @param note a remark
+ * @param line the number of the order line it came for
+ * @param gross the weight with ice and box
+ * @param temperature the temperature at receipt
+ * @param method how it was caught
+ * @param area where it was caught
+ * @param killing how it was killed
  */
 public record ReceiptForm(
     String id,
@@ -31,7 +39,13 @@ public record ReceiptForm(
     String venue,
     String origin,
     String landedOn,
-    String note) {
+    String note,
+    String line,
+    String gross,
+    String temperature,
+    String method,
+    String area,
+    String killing) {
 
   /** Puts an empty text where nothing was sent. */
   public ReceiptForm {
@@ -47,6 +61,36 @@ public record ReceiptForm(
     origin = or(origin, "");
     landedOn = or(landedOn, "");
     note = or(note, "");
+    line = or(line, "");
+    gross = or(gross, "");
+    temperature = or(temperature, "");
+    method = or(method, "");
+    area = or(area, "");
+    killing = or(killing, "");
+  }
+
+  /** The form for a line that is expected, filled in with what was ordered. */
+  static ReceiptForm expected(Order order, long lineId) {
+    OrderLine line = order.lines().stream().filter(l -> l.id() == lineId).findFirst().orElseThrow();
+    return new ReceiptForm(
+        null,
+        line.species().code(),
+        line.state().name(),
+        "" + Math.max(1, line.fish()),
+        "",
+        "",
+        line.price().perKilogram().amount().stripTrailingZeros().toPlainString() + "/kg",
+        order.supplier(),
+        "" + order.venueId(),
+        "",
+        "",
+        "",
+        "" + lineId,
+        "",
+        "",
+        "",
+        "",
+        "");
   }
 
   private static String or(String text, String otherwise) {

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import java.util.function.Supplier;
 import mosaicknife.app.catalogue.CatalogueBook;
@@ -20,6 +21,7 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.PriceText;
 import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.stereotype.Component;
 
@@ -77,6 +79,24 @@ public class ReceiptReader {
     Optional<LocalDate> landed = field("landedOn", problems, () -> date(form.landedOn()));
     Optional<String> note =
         field("note", problems, () -> PlainText.line(form.note(), 500, "note", "note"));
+    Optional<Optional<Mass>> gross =
+        field(
+            "gross",
+            problems,
+            () ->
+                form.gross().isBlank()
+                    ? Optional.empty()
+                    : Optional.of(mass(form.gross(), formats)));
+    Optional<Optional<Temperature>> temperature =
+        field(
+            "temperature",
+            problems,
+            () ->
+                form.temperature().isBlank()
+                    ? Optional.empty()
+                    : Optional.of(Temperature.parse(form.temperature())));
+    Optional<String> area =
+        field("area", problems, () -> PlainText.line(form.area(), 80, "area", "catch area"));
     if (!problems.isEmpty()) {
       return new Read(Optional.empty(), problems);
     }
@@ -93,7 +113,14 @@ public class ReceiptReader {
             venue.orElseThrow(),
             origin.orElseThrow(),
             landed.orElseThrow(),
-            note.orElseThrow());
+            note.orElseThrow(),
+            new Arrival(
+                line(form.line()),
+                gross.orElseThrow(),
+                temperature.orElseThrow(),
+                optional(CatchMethod.values(), form.method()),
+                area.orElseThrow(),
+                optional(Killing.values(), form.killing())));
     return new Read(Optional.of(receipt), problems);
   }
 
@@ -115,8 +142,15 @@ public class ReceiptReader {
     if (byCode.isPresent()) {
       return byCode.get();
     }
+    catalogue
+        .now()
+        .findRefused(typed)
+        .ifPresent(
+            refused -> {
+              throw Refusal.ofInput(refused.why());
+            });
     List<Species> found = catalogue.now().search(typed);
-    if (found.size() == 1) {
+    if (found.size() == 1 || !found.isEmpty() && isNameOf(found.get(0), typed)) {
       return found.get(0);
     }
     throw Refusal.ofInput(
@@ -125,7 +159,11 @@ public class ReceiptReader {
             : "“%s” can be several fish: %s. Choose one."
                 .formatted(
                     shortened(typed),
-                    String.join(", ", found.stream().map(Species::name).toList())));
+                    String.join(", ", found.stream().limit(6).map(Species::name).toList())));
+  }
+
+  private static boolean isNameOf(Species species, String typed) {
+    return species.names().anyMatch(name -> name.equalsIgnoreCase(typed.strip()));
   }
 
   private static String shortened(String typed) {
@@ -139,6 +177,16 @@ public class ReceiptReader {
         .findFirst()
         .orElseThrow(
             () -> Refusal.ofField(field, "The %s is missing. Choose one.".formatted(what)));
+  }
+
+  private static <E extends Enum<E>> Optional<E> optional(E[] values, String typed) {
+    return Arrays.stream(values).filter(value -> value.name().equals(typed)).findFirst();
+  }
+
+  private static OptionalLong line(String typed) {
+    return typed.matches("[0-9]{1,18}")
+        ? OptionalLong.of(Long.parseLong(typed))
+        : OptionalLong.empty();
   }
 
   private static Integer fish(String typed) {

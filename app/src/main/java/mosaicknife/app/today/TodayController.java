@@ -1,25 +1,59 @@
 package mosaicknife.app.today;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
+import java.util.UUID;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.buy.OrderBook;
+import mosaicknife.app.dock.Claim;
+import mosaicknife.app.dock.ClaimBook;
+import mosaicknife.app.dock.Evidence;
+import mosaicknife.app.dock.EvidenceBook;
+import mosaicknife.app.dock.InspectionBook;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.OrderMatch;
+import mosaicknife.app.dock.VerdictView;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.LengthRule;
+import mosaicknife.core.safety.Sign;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** The Today page, and the same list where a station needs a lot chosen first. */
 @Controller
 class TodayController {
 
   private final BenchSheets sheets;
+  private final LotBook lots;
+  private final InspectionBook inspections;
+  private final EvidenceBook evidence;
+  private final ClaimBook claims;
+  private final OrderBook orders;
   private final HouseBook houses;
 
-  TodayController(BenchSheets sheets, HouseBook houses) {
+  TodayController(
+      BenchSheets sheets,
+      LotBook lots,
+      InspectionBook inspections,
+      EvidenceBook evidence,
+      ClaimBook claims,
+      OrderBook orders,
+      HouseBook houses) {
     this.sheets = sheets;
+    this.lots = lots;
+    this.inspections = inspections;
+    this.evidence = evidence;
+    this.claims = claims;
+    this.orders = orders;
     this.houses = houses;
   }
 
@@ -37,7 +71,49 @@ class TodayController {
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("mosaic", sheet.mosaic(Size.WIDE, houses.house().formats()));
     model.addAttribute("justReceived", received.isPresent());
+    fill(model, sheet.lot());
     return "today/lot";
+  }
+
+  private void fill(Model model, Lot lot) {
+    Formats formats = houses.house().formats();
+    model.addAttribute("match", match(lot, formats));
+    model.addAttribute("signs", Sign.values());
+    model.addAttribute("fitnesses", Fitness.values());
+    model.addAttribute("kept", lot.inspection().map(VerdictView::of).orElse(null));
+    model.addAttribute("fish", inspections.fish(lot.id()));
+    model.addAttribute("warnings", inspections.lengthWarnings(lot));
+    model.addAttribute("bases", LengthRule.Basis.values());
+    model.addAttribute("evidence", evidence.of(lot.id()));
+    model.addAttribute("evidenceKinds", Evidence.Kind.values());
+    model.addAttribute("claims", claims.of(lot.id()));
+    model.addAttribute("claimKinds", Claim.Kind.values());
+    model.addAttribute("newId", UUID.randomUUID());
+  }
+
+  private OrderMatch match(Lot lot, Formats formats) {
+    return lot.arrival().orderLine().stream()
+        .boxed()
+        .flatMap(line -> orders.findByLine(line).stream())
+        .flatMap(order -> OrderMatch.of(lot, order, lots.of(order), formats).stream())
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** One page from which every later part can be traced back. */
+  @GetMapping("/dock/{id}/passport")
+  String passport(@PathVariable long id, HttpServletRequest request, Model model) {
+    BenchSheet sheet = sheets.get(id);
+    model.addAttribute("sheet", sheet);
+    model.addAttribute("lot", sheet.lot());
+    fill(model, sheet.lot());
+    String address =
+        ServletUriComponentsBuilder.fromRequestUri(request)
+            .replacePath("/dock/" + id)
+            .toUriString();
+    model.addAttribute("address", address);
+    model.addAttribute("code", PassportView.code(address));
+    return "today/passport";
   }
 
   @GetMapping("/bench")

@@ -60,7 +60,9 @@ public class ReceiptReaderTest extends WithDatabase {
   @Test
   public void aFieldThatWasNotSentIsEmptyAndADeliveryGetsAnIdentifier() {
     ReceiptForm nothing =
-        new ReceiptForm(null, null, null, null, null, null, null, null, null, null, null, null);
+        new ReceiptForm(
+            null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+            null, null, null, null);
     assertEquals(nothing.id().length(), 36);
     assertEquals(nothing.fish(), "1");
     assertEquals(reader.read(nothing).problems().size(), 8);
@@ -80,6 +82,12 @@ public class ReceiptReaderTest extends WithDatabase {
         "1",
         "WILD",
         landed,
-        " for  Friday ");
+        " for  Friday ",
+        "",
+        "",
+        "",
+        "",
+        "",
+        "");
   }
 }

@@ -1,0 +1,37 @@
+package mosaicknife.app.demo;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.dock.InspectionBook;
+import mosaicknife.core.quantity.Length;
+import mosaicknife.core.safety.LengthRule.Basis;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** Two length rules of the invented harbour, as the house would keep its own. */
+@Component
+@ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
+class DemoRules {
+
+  private final DemoPeople people;
+  private final InspectionBook inspections;
+  private final Clock clock;
+
+  DemoRules(DemoPeople people, InspectionBook inspections, Clock clock) {
+    this.people = people;
+    this.inspections = inspections;
+    this.clock = clock;
+  }
+
+  void load() {
+    LocalDate inAYear = LocalDate.now(clock).plusYears(1);
+    String source = "made up for the demo: notice board of Port Sallow";
+    people.as(
+        "ines",
+        () -> {
+          inspections.keepRule("hake", Basis.TOTAL, Length.parse("30 cm"), source, inAYear);
+          inspections.keepRule("gurnard", Basis.TOTAL, Length.parse("42 cm"), source, inAYear);
+        });
+  }
+}

@@ -1,0 +1,56 @@
+package mosaicknife.app.dock;
+
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.MassText;
+
+/** A claim as typed. */
+record ClaimForm(String id, String kind, String mass, String amount, String reason) {
+
+  ClaimBook.Asked understood(Formats formats) {
+    return new ClaimBook.Asked(
+        Ids.of(id),
+        Arrays.stream(Claim.Kind.values())
+            .filter(k -> k.name().equals(kind))
+            .findFirst()
+            .orElseThrow(() -> Refusal.ofField("kind", "What is the claim about? Choose one.")),
+        blank(mass)
+            ? Optional.empty()
+            : Optional.of(MassText.parse(mass, formats.system().large()).mass()),
+        blank(amount) ? Optional.empty() : Optional.of(money(amount, formats)),
+        reason);
+  }
+
+  static ExactMoney money(String typed, Formats formats) {
+    String plain = typed.strip().replace(',', '.').replaceAll("^[^0-9-]+", "");
+    if (!plain.matches("[0-9]{1,9}(\\.[0-9]{1,4})?")) {
+      throw Refusal.ofField(
+          "amount",
+          "“%s” is no amount of money. Type figures, such as 12.50."
+              .formatted(typed.length() > 20 ? typed.substring(0, 20) + "…" : typed));
+    }
+    return ExactMoney.of(plain, formats.currency());
+  }
+
+  private static boolean blank(String text) {
+    return text == null || text.isBlank();
+  }
+
+  /** Identifiers that senders make. */
+  static final class Ids {
+
+    private Ids() {}
+
+    static UUID of(String typed) {
+      try {
+        return UUID.fromString(typed == null ? "" : typed);
+      } catch (IllegalArgumentException e) {
+        return UUID.randomUUID();
+      }
+    }
+  }
+}

@@ -1,0 +1,306 @@
+package mosaicknife.app.dock;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Paper;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.quantity.Length;
+import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.LengthRule.Basis;
+import mosaicknife.core.safety.Sign;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** What is done with a lot at the dock: inspect, measure, prove, claim; and the length rules. */
+@Controller
+class LotController {
+
+  private final LotBook lots;
+  private final InspectionBook inspections;
+  private final EvidenceBook evidence;
+  private final ClaimBook claims;
+  private final CatalogueBook catalogue;
+  private final HouseBook houses;
+  private final Paper paper;
+
+  LotController(
+      LotBook lots,
+      InspectionBook inspections,
+      EvidenceBook evidence,
+      ClaimBook claims,
+      CatalogueBook catalogue,
+      HouseBook houses,
+      Paper paper) {
+    this.lots = lots;
+    this.inspections = inspections;
+    this.evidence = evidence;
+    this.claims = claims;
+    this.catalogue = catalogue;
+    this.houses = houses;
+    this.paper = paper;
+  }
+
+  private Formats formats() {
+    return houses.house().formats();
+  }
+
+  private static Map<Sign, Integer> grades(Map<String, String> typed) {
+    Map<Sign, Integer> grades = new EnumMap<>(Sign.class);
+    for (Sign sign : Sign.values()) {
+      String grade = typed.getOrDefault("sign-" + sign.name(), "");
+      if (grade.matches("[0-3]")) {
+        grades.put(sign, Integer.valueOf(grade));
+      }
+    }
+    return grades;
+  }
+
+  /** The verdict alone, as the signs are tapped. */
+  @PostMapping("/dock/{id}/judge")
+  String judge(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
+    Lot lot = lots.get(id);
+    Map<Sign, Integer> grades = grades(typed);
+    model.addAttribute("decision", typed.getOrDefault("decision", ""));
+    model.addAttribute("fitnesses", Fitness.values());
+    try {
+      model.addAttribute("verdict", VerdictView.of(inspections.judge(lot, grades)));
+    } catch (Refusal refusal) {
+      model.addAttribute("waiting", refusal.getMessage());
+    }
+    return "dock/inspect :: verdict";
+  }
+
+  @PostMapping("/dock/{id}/inspect")
+  String inspect(
+      @PathVariable long id, @RequestParam Map<String, String> typed, RedirectAttributes later) {
+    try {
+      Fitness decision =
+          Arrays.stream(Fitness.values())
+              .filter(f -> f.name().equals(typed.get("decision")))
+              .findFirst()
+              .orElseThrow(
+                  () ->
+                      Refusal.ofField(
+                          "decision", "What may it become? The decision is yours: choose one."));
+      SentTwice.survive(
+          () -> {
+            inspections.inspect(
+                id,
+                ClaimForm.Ids.of(typed.get("id")),
+                grades(typed),
+                decision,
+                typed.getOrDefault("reason", ""));
+            return id;
+          });
+      later.addFlashAttribute(
+          "done", "Inspected: " + decision.title().toLowerCase(Locale.ROOT) + ".");
+    } catch (Refusal refusal) {
+      if (refusal.kind() == Refusal.Kind.MISSING) {
+        throw refusal;
+      }
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("typedSigns", new HashMap<>(typed));
+    }
+    return "redirect:/dock/" + id + "#inspect";
+  }
+
+  @PostMapping("/dock/{id}/fish")
+  String measure(
+      @PathVariable long id, @ModelAttribute MeasureForm form, RedirectAttributes later) {
+    try {
+      inspections.measure(id, form.understood(formats()));
+      later.addFlashAttribute("done", "The fish are kept one by one.");
+    } catch (Refusal refusal) {
+      if (refusal.kind() == Refusal.Kind.MISSING) {
+        throw refusal;
+      }
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("typedFish", form.fish());
+    }
+    return "redirect:/dock/" + id + "#fish";
+  }
+
+  @PostMapping("/dock/{id}/evidence")
+  String addEvidence(
+      @PathVariable long id,
+      @RequestParam(name = "id", required = false) String clientId,
+      @RequestParam Evidence.Kind kind,
+      @RequestParam MultipartFile file,
+      RedirectAttributes later)
+      throws IOException {
+    try {
+      evidence.add(
+          id, ClaimForm.Ids.of(clientId), kind, file.getOriginalFilename(), file.getBytes());
+      later.addFlashAttribute("done", "Kept with the lot.");
+    } catch (Refusal refusal) {
+      if (refusal.kind() == Refusal.Kind.MISSING) {
+        throw refusal;
+      }
+      later.addFlashAttribute("sentence", refusal.getMessage());
+    }
+    return "redirect:/dock/" + id + "#evidence";
+  }
+
+  @GetMapping("/dock/{id}/evidence/{number}")
+  ResponseEntity<byte[]> show(
+      @PathVariable long id,
+      @PathVariable long number,
+      @RequestParam(defaultValue = "false") boolean small) {
+    EvidenceBook.Bytes bytes = evidence.bytes(id, number, small);
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType(bytes.mediaType()))
+        .header("Content-Security-Policy", "default-src 'none'; sandbox")
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.inline()
+                .filename(bytes.name(), StandardCharsets.UTF_8)
+                .build()
+                .toString())
+        .body(bytes.content());
+  }
+
+  @PostMapping("/dock/{id}/claims")
+  String claim(@PathVariable long id, @ModelAttribute ClaimForm form, RedirectAttributes later) {
+    try {
+      ClaimBook.Asked asked = form.understood(formats());
+      SentTwice.survive(() -> claims.ask(id, asked));
+      later.addFlashAttribute("done", "The claim is made. Print its sheet for the supplier.");
+    } catch (Refusal | QuantityFormatException refusal) {
+      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
+        throw missing;
+      }
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute(
+          "typedClaim",
+          new HashMap<>(
+              Map.of(
+                  "kind", text(form.kind()),
+                  "mass", text(form.mass()),
+                  "amount", text(form.amount()),
+                  "reason", text(form.reason()))));
+    }
+    return "redirect:/dock/" + id + "#claims";
+  }
+
+  private static String text(String typed) {
+    return typed == null ? "" : typed;
+  }
+
+  @PostMapping("/dock/{id}/claims/{claim}")
+  String settle(
+      @PathVariable long id,
+      @PathVariable long claim,
+      @RequestParam int version,
+      @RequestParam Claim.Status status,
+      @RequestParam String amount,
+      RedirectAttributes later) {
+    try {
+      claims.settle(claim, version, status, ClaimForm.money(amount, formats()));
+      later.addFlashAttribute("done", "The claim is " + status.title() + ".");
+    } catch (Refusal refusal) {
+      later.addFlashAttribute("sentence", refusal.getMessage());
+    }
+    return "redirect:/dock/" + id + "#claims";
+  }
+
+  @GetMapping("/dock/{id}/claims/{claim}/sheet.pdf")
+  ResponseEntity<byte[]> claimSheet(@PathVariable long id, @PathVariable long claim) {
+    Lot lot = lots.get(id);
+    return paper.sheet(
+        "dock/claim-sheet",
+        Map.of(
+            "lot", lot,
+            "claim", claims.get(id, claim),
+            "pictures", pictures(id),
+            "house", houses.house(),
+            "f", formats()),
+        "claim-" + claim + ".pdf");
+  }
+
+  /** The thumbnails of a lot, written into the sheet itself. */
+  private List<String> pictures(long id) {
+    return evidence.of(id).stream()
+        .filter(Evidence::picture)
+        .limit(6)
+        .map(
+            e ->
+                "data:image/jpeg;base64,"
+                    + Base64.getEncoder()
+                        .encodeToString(evidence.bytes(id, e.id(), true).content()))
+        .toList();
+  }
+
+  @GetMapping("/dock/rules")
+  String rules(Model model) {
+    model.addAttribute("rules", inspections.rules());
+    model.addAttribute("bases", Basis.values());
+    return "dock/rules";
+  }
+
+  @PostMapping("/dock/rules")
+  String keepRule(
+      @RequestParam String fish,
+      @RequestParam Basis basis,
+      @RequestParam String minimum,
+      @RequestParam String source,
+      @RequestParam String expires,
+      RedirectAttributes later) {
+    try {
+      Species species =
+          catalogue.now().search(fish).stream()
+              .findFirst()
+              .filter(found -> !fish.isBlank())
+              .orElseThrow(
+                  () -> Refusal.ofField("fish", "No fish is called that. Type any of its names."));
+      inspections.keepRule(species.code(), basis, Length.parse(minimum), source, day(expires));
+      later.addFlashAttribute("done", "The rule for " + species.name() + " is kept.");
+    } catch (Refusal | QuantityFormatException refusal) {
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute(
+          "typed",
+          new HashMap<>(
+              Map.of("fish", fish, "minimum", minimum, "source", source, "expires", expires)));
+    }
+    return "redirect:/dock/rules";
+  }
+
+  private static LocalDate day(String typed) {
+    try {
+      return LocalDate.parse(typed.strip());
+    } catch (DateTimeException e) {
+      throw Refusal.ofField("expires", "Until when does the house trust it? Choose the day.");
+    }
+  }
+
+  @PostMapping("/dock/rules/{id}/drop")
+  String dropRule(@PathVariable long id) {
+    inspections.dropRule(id);
+    return "redirect:/dock/rules";
+  }
+}

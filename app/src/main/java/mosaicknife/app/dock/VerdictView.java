@@ -1,0 +1,59 @@
+package mosaicknife.app.dock;
+
+import java.util.List;
+import java.util.Locale;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.Freshness;
+
+/**
+ * What the signs say, as a dial and in words.
+ *
+ * @param proposal what they propose
+ * @param days the days left, in words
+ * @param percent the demerits in percent
+ * @param needleX where the needle of the dial ends
+ * @param needleY where the needle of the dial ends
+ * @param reasons why
+ */
+public record VerdictView(
+    Fitness proposal,
+    String days,
+    String percent,
+    String needleX,
+    String needleY,
+    List<String> reasons) {
+
+  private static final double RADIUS = 78;
+  private static final double MIDDLE_X = 100;
+  private static final double MIDDLE_Y = 100;
+
+  static VerdictView of(Freshness judged) {
+    return of(judged.demerits(), judged.daysLeft(), judged.proposal(), judged.reasons());
+  }
+
+  /**
+   * Shows an inspection that was kept.
+   *
+   * @param inspection the inspection
+   * @return the dial
+   */
+  public static VerdictView of(Inspection inspection) {
+    return of(inspection.demerits(), inspection.daysLeft(), inspection.proposal(), List.of());
+  }
+
+  private static VerdictView of(
+      double demerits, double daysLeft, Fitness proposal, List<String> reasons) {
+    double angle = Math.PI * (1 - demerits);
+    return new VerdictView(
+        proposal,
+        daysLeft < 0.5 ? "no days left" : "≈ %.0f days left on ice".formatted(daysLeft),
+        "%.0f %%".formatted(demerits * 100),
+        number(MIDDLE_X + RADIUS * Math.cos(angle)),
+        number(MIDDLE_Y - RADIUS * Math.sin(angle)),
+        reasons);
+  }
+
+  private static String number(double value) {
+    return String.format(Locale.ROOT, "%.1f", value);
+  }
+}
