@@ -53,6 +53,24 @@ public class PagesTest extends WithDatabase {
       {"/cost/1", 200, 200, 403, 403},
       {"/use/1", 200, 200, 200, 200},
       {"/house", 200, 403, 403, 403},
+      {"/dock", 200, 200, 200, 200},
+      {"/dock/rules", 200, 200, 200, 200},
+      {"/dock/5/passport", 200, 200, 200, 200},
+      {"/dock/5/evidence/99", 404, 404, 404, 404},
+      {"/catalogue", 200, 200, 200, 200},
+      {"/catalogue/fish/hake", 200, 200, 200, 200},
+      {"/catalogue/fish/kraken", 404, 404, 404, 404},
+      {"/catalogue/plans/flatfish", 200, 200, 200, 200},
+      {"/catalogue/parts", 200, 200, 200, 200},
+      {"/catalogue/tonight", 200, 200, 200, 403},
+      {"/catalogue/export.json", 200, 200, 200, 200},
+      {"/buy", 200, 200, 403, 403},
+      {"/buy/dishes/1", 200, 200, 403, 403},
+      {"/buy/prices", 200, 200, 403, 403},
+      {"/buy/prices/of/hake", 200, 200, 403, 403},
+      {"/buy/orders/1", 200, 200, 403, 403},
+      {"/buy/orders/1/sheet.pdf", 200, 200, 403, 403},
+      {"/buy/orders/99", 404, 404, 403, 403},
       {"/bench/987654", 404, 404, 404, 404},
       {"/bench/abc", 422, 422, 422, 422},
       {"/nowhere", 404, 404, 404, 404},
@@ -277,6 +295,8 @@ public class PagesTest extends WithDatabase {
                 .param("name", "Saltmarsh Row")
                 .param("system", "METRIC")
                 .param("zone", "Port Sallow")
+                .param("labour", "18")
+                .param("hemisphere", "NORTH")
                 .cookie(session("adaeze"))
                 .with(csrf()))
         .andExpect(flash().attribute("sentence", containsString("is not a time zone")));

@@ -28,6 +28,22 @@ public class AccessibilityTest extends InBrowser {
           "/cost/5",
           "/use/2",
           "/house",
+          "/dock",
+          "/dock/rules",
+          "/dock/5/passport",
+          "/catalogue?query=hake",
+          "/catalogue/fish/hake",
+          "/catalogue/plans",
+          "/catalogue/plans/deep-loin",
+          "/catalogue/parts?query=bloodline",
+          "/catalogue/tonight",
+          "/buy?profile=WEEKEND",
+          "/buy/dishes/1?profile=WEEKEND",
+          "/buy/new",
+          "/buy/prices",
+          "/buy/prices/of/hake",
+          "/buy/orders",
+          "/buy/orders/1",
           "/nowhere");
 
   @DataProvider

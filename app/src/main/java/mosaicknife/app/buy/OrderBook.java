@@ -200,9 +200,15 @@ public class OrderBook {
     }
   }
 
-  /** Gives an order to the supplier: from now on the dock expects it. */
+  /**
+   * Gives an order to the supplier: from now on the dock expects it.
+   *
+   * @param id its number
+   * @param version the version the page showed
+   * @throws Refusal if the page was stale or nothing is on the order
+   */
   @PreAuthorize("hasAuthority('BUY')")
-  void place(long id, int version) {
+  public void place(long id, int version) {
     OrderEntity order = draft(id, version);
     if (order.lines().isEmpty()) {
       throw Refusal.ofInput("There is nothing on this order yet. Put a fish on it from a plan.");

@@ -6,6 +6,7 @@ import java.util.Optional;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishBook;
 import mosaicknife.app.buy.DishForm;
+import mosaicknife.app.buy.OrderBook;
 import mosaicknife.app.buy.PlanBook;
 import mosaicknife.app.buy.PlanWish;
 import mosaicknife.app.buy.PriceBook;
@@ -55,13 +56,21 @@ class DemoBuying {
   private final DishBook dishes;
   private final PriceBook prices;
   private final PlanBook plans;
+  private final OrderBook orders;
   private final HouseBook houses;
   private final Clock clock;
 
-  DemoBuying(DishBook dishes, PriceBook prices, PlanBook plans, HouseBook houses, Clock clock) {
+  DemoBuying(
+      DishBook dishes,
+      PriceBook prices,
+      PlanBook plans,
+      OrderBook orders,
+      HouseBook houses,
+      Clock clock) {
     this.dishes = dishes;
     this.prices = prices;
     this.plans = plans;
+    this.orders = orders;
     this.houses = houses;
     this.clock = clock;
   }
@@ -104,6 +113,8 @@ class DemoBuying {
     PlanWish weekend = new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, 8);
     plans.order(turbot.id(), weekend, Optional.empty(), today.plusDays(1));
     plans.order(albacore.id(), weekend, Optional.empty(), today.plusDays(1));
+    long placed = plans.order(hake.id(), weekend, Optional.empty(), today);
+    orders.place(placed, orders.get(placed).version());
   }
 
   private void lists(LocalDate day, String... grey) {
