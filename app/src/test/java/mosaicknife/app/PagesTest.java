@@ -268,7 +268,18 @@ public class PagesTest extends WithDatabase {
   @Test
   public void scriptInTheNamesOfTheHouseIsShownAsText() throws Exception {
     house("/house/venues", "name", SCRIPT);
-    house("/house", "name", SCRIPT, "system", "METRIC", "zone", "UTC");
+    house(
+        "/house",
+        "name",
+        SCRIPT,
+        "system",
+        "METRIC",
+        "zone",
+        "UTC",
+        "labour",
+        "18.50",
+        "hemisphere",
+        "SOUTH");
     house(
         "/house/people",
         "signIn",
@@ -285,7 +296,18 @@ public class PagesTest extends WithDatabase {
           .andExpect(content().string(not(containsString("<script>alert"))))
           .andExpect(content().string(containsString("&lt;script&gt;alert")));
     }
-    house("/house", "name", "Saltmarsh Row", "system", "METRIC", "zone", "UTC");
+    house(
+        "/house",
+        "name",
+        "Saltmarsh Row",
+        "system",
+        "METRIC",
+        "zone",
+        "UTC",
+        "labour",
+        "18",
+        "hemisphere",
+        "NORTH");
   }
 
   @Test

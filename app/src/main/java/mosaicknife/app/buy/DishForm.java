@@ -40,7 +40,12 @@ public record DishForm(
     String whole,
     String price,
     String fish,
-    int version) {
+    Integer version) {
+
+  /** A dish that was never stored has no version yet. */
+  public DishForm {
+    version = version == null ? 0 : version;
+  }
 
   private static final int LONGEST_NAME = 80;
   private static final int MOST_FISH = 20;

@@ -46,6 +46,7 @@ public class Paper {
           .useFont(() -> font(PLAIN), "Atkinson", PLAIN, FontStyle.NORMAL, true)
           .useFont(() -> font(BOLD), "Atkinson", BOLD, FontStyle.NORMAL, true)
           .useSVGDrawer(new BatikSVGDrawer())
+          .usePdfUaAccessibility(true)
           .withHtmlContent(page, "classpath:/")
           .toStream(pdf)
           .run();

@@ -39,7 +39,11 @@ public class ReceiptReaderTest extends WithDatabase {
   Object[][] wrong() {
     return new Object[][] {
       {form("", "GUTTED", "1", "1", "1", "2026-11-25"), "species", "Which fish is it?"},
-      {form("m", "GUTTED", "1", "1", "1", "2026-11-25"), "species", "can be several fish: Turbot"},
+      {
+        form("m", "GUTTED", "1", "1", "1", "2026-11-25"),
+        "species",
+        "can be several fish: Lemon sole"
+      },
       {form("hake", "", "1", "1", "1", "2026-11-25"), "state", "The state on arrival is missing."},
       {form("hake", "GUTTED", "two", "1", "1", "2026-11-25"), "fish", "“two” is no count of fish"},
       {form("hake", "GUTTED", "99999", "1", "1", "2026-11-25"), "fish", "is no count of fish"},

@@ -27,6 +27,7 @@ import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.Entry;
 import mosaicknife.app.bench.Take;
 import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.dock.Arrival;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.dock.Origin;
 import mosaicknife.app.dock.Receipt;
@@ -204,7 +205,8 @@ public class PurposePagesTest extends WithDatabase {
         1,
         Origin.WILD,
         LocalDate.now(ZoneOffset.UTC),
-        "");
+        "",
+        Arrival.UNASKED);
   }
 
   private ResultActions page(String path) throws Exception {

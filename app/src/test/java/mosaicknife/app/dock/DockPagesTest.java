@@ -1,0 +1,550 @@
+package mosaicknife.app.dock;
+
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.math.RoundingMode;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.UUID;
+import javax.imageio.ImageIO;
+import mosaicknife.app.WithPages;
+import mosaicknife.app.buy.Order;
+import mosaicknife.app.buy.OrderBook;
+import mosaicknife.app.buy.OrderLine;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.RawGate;
+import mosaicknife.core.safety.Sign;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.DataAccessException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Inspection, papers, claims, length rules and orders at the dock. */
+public class DockPagesTest extends WithPages {
+
+  @Autowired private LotBook lots;
+  @Autowired private InspectionBook inspections;
+  @Autowired private EvidenceBook evidence;
+  @Autowired private ClaimBook claims;
+  @Autowired private OrderBook orders;
+  @Autowired private CatalogueBook catalogue;
+  @Autowired private HouseBook houses;
+  @Autowired private JdbcClient jdbc;
+  @Autowired private Clock clock;
+
+  private Lot receive(String species, int fish, String invoiced, Arrival arrival) {
+    return lots.receive(receipt(species, fish, invoiced, Optional.empty(), arrival));
+  }
+
+  private Receipt receipt(
+      String species, int fish, String invoiced, Optional<Mass> own, Arrival arrival) {
+    return new Receipt(
+        UUID.randomUUID(),
+        catalogue.now().getSpecies(species),
+        State.GUTTED,
+        fish,
+        Mass.ofKilograms(invoiced),
+        own,
+        price("10.00"),
+        "Grey Skerry Landings",
+        houses.venues().get(0).id(),
+        Origin.WILD,
+        LocalDate.now(clock),
+        "",
+        arrival);
+  }
+
+  private UnitPrice price(String perKilogram) {
+    return UnitPrice.ofPerKilogram(perKilogram, houses.house().formats().currency());
+  }
+
+  private static Arrival arrival(Optional<Mass> gross, Optional<Temperature> temperature) {
+    return new Arrival(
+        OptionalLong.empty(), gross, temperature, Optional.empty(), "", Optional.empty());
+  }
+
+  private static Map<Sign, Integer> all(int grade) {
+    Map<Sign, Integer> grades = new EnumMap<>(Sign.class);
+    for (Sign sign : Sign.values()) {
+      grades.put(sign, grade);
+    }
+    return grades;
+  }
+
+  @Test
+  public void anInspectionIsAFactAndDecidesTheRawGate() {
+    people.as(
+        "tobiah",
+        () -> {
+          long lot = receive("hake", 2, "4.0", Arrival.UNASKED).id();
+          assertTrue(lots.get(lot).rawGate().isEmpty(), "not inspected");
+          UUID id = UUID.randomUUID();
+          inspections.inspect(lot, id, all(0), Fitness.RAW, "");
+          inspections.inspect(lot, id, all(0), Fitness.RAW, "");
+          assertEquals(count("inspection", lot), 1, "sent twice is once");
+          assertEquals(lots.get(lot).rawGate(), Optional.of(RawGate.FREEZING_NEEDED));
+          inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.COOK, "");
+          assertEquals(lots.get(lot).rawGate(), Optional.of(RawGate.CLOSED));
+          assertEquals(count("inspection", lot), 2, "the older one stays");
+          assertThrows(
+              DataAccessException.class,
+              () -> jdbc.sql("delete from inspection where lot_id = " + lot).update());
+        });
+  }
+
+  private long count(String table, long lot) {
+    return jdbc.sql("select count(*) from " + table + " where lot_id = ?")
+        .param(lot)
+        .query(Long.class)
+        .single();
+  }
+
+  @Test
+  public void whoDecidesOtherwiseSaysWhyAndARefusedLotIsNeverRaw() {
+    people.as(
+        "tobiah",
+        () -> {
+          long lot = receive("hake", 1, "2.0", Arrival.UNASKED).id();
+          Refusal why =
+              expectThrows(
+                  Refusal.class,
+                  () -> inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, " "));
+          assertTrue(why.getMessage().contains("Write why"), why.getMessage());
+          inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, "the boat iced it late");
+          assertEquals(lots.get(lot).inspection().orElseThrow().reason(), "the boat iced it late");
+          Refusal never =
+              expectThrows(
+                  Refusal.class,
+                  () ->
+                      inspections.inspect(
+                          lot, UUID.randomUUID(), all(3), Fitness.RAW, "I like it"));
+          assertTrue(never.getMessage().contains("cannot be kept for raw"), never.getMessage());
+          Map<Sign, Integer> partly = all(0);
+          partly.remove(Sign.GILLS);
+          Refusal missing =
+              expectThrows(Refusal.class, () -> inspections.judge(lots.get(lot), partly));
+          assertTrue(missing.getMessage().startsWith("Gills: not looked at yet"));
+        });
+  }
+
+  @Test
+  public void aWarmMackerelIsProposedForRefusalAndEveryPageOfItKeepsCold() throws Exception {
+    long[] lot = new long[1];
+    people.as(
+        "tobiah",
+        () ->
+            lot[0] =
+                receive(
+                        "mackerel",
+                        10,
+                        "4.0",
+                        arrival(Optional.empty(), Optional.of(new Temperature(68))))
+                    .id());
+    String verdict =
+        send(
+                "tobiah",
+                "/dock/" + lot[0] + "/judge",
+                "sign-EYES",
+                "0",
+                "sign-GILLS",
+                "0",
+                "sign-SKIN",
+                "0",
+                "sign-FLESH",
+                "0",
+                "sign-BELLY",
+                "0",
+                "sign-SMELL",
+                "0")
+            .getContentAsString(StandardCharsets.UTF_8);
+    assertTrue(verdict.contains("The signs propose: refuse"), verdict);
+    assertTrue(verdict.contains("6.8 °C at receipt"), verdict);
+    assertTrue(page("maren", "/bench/" + lot[0]).contains("Keep cold"), "the bench carries it");
+    String half =
+        send("tobiah", "/dock/" + lot[0] + "/judge", "sign-EYES", "0")
+            .getContentAsString(StandardCharsets.UTF_8);
+    assertTrue(half.contains("not looked at yet"), half);
+    String refused =
+        follow("tobiah", "/dock/" + lot[0] + "/inspect", "sign-EYES", "2", "decision", "");
+    assertTrue(refused.contains("The decision is yours: choose one."), refused);
+    assertTrue(
+        refused.contains("name=\"sign-EYES\" value=\"2\" checked=\"checked\""),
+        "what was tapped stays");
+  }
+
+  @DataProvider
+  Object[][] noEvidence() throws IOException {
+    byte[] picture = png(40, 30);
+    byte[] cut = Arrays.copyOf(picture, picture.length / 3);
+    return new Object[][] {
+      {"hook.jpg", "<html><script>alert(1)</script></html>", "neither a JPEG or PNG picture"},
+      {"hook.jpg", "", "is empty"},
+      {"bill.pdf", "%PDF-1.7 and then nothing", "The PDF is cut off"},
+      {"cut.png", new String(cut, StandardCharsets.ISO_8859_1), "neither a JPEG or PNG picture"},
+      {"anim.gif", "GIF89a.............", "neither a JPEG or PNG picture"},
+    };
+  }
+
+  @Test(dataProvider = "noEvidence")
+  public void onlyWhatReallyIsAPictureOrAPdfIsKept(String name, String content, String words)
+      throws Exception {
+    long before = count("evidence", 2);
+    String page =
+        upload(
+            "tobiah",
+            "/dock/2/evidence",
+            name,
+            content.getBytes(StandardCharsets.ISO_8859_1),
+            "kind",
+            "HOOK_MARK",
+            "id",
+            UUID.randomUUID().toString());
+    assertTrue(page.contains(words), page);
+    assertEquals(count("evidence", 2), before);
+  }
+
+  @Test
+  public void aPictureIsKeptOnceWithAThumbnailAndIsShownAsItself() throws Exception {
+    String id = UUID.randomUUID().toString();
+    for (int i = 0; i < 2; i++) {
+      String page =
+          upload(
+              "tobiah",
+              "/dock/3/evidence",
+              "../../<b>hook.png",
+              png(1600, 900),
+              "kind",
+              "HOOK_MARK",
+              "id",
+              id);
+      assertTrue(page.contains("Kept with the lot."), page);
+      assertFalse(page.contains("<b>hook"), "a name is only text");
+    }
+    List<Evidence> kept = evidence.of(3);
+    assertEquals(kept.size(), 1, "sent twice is once");
+    assertEquals(kept.get(0).name(), "<b>hook.png");
+    var answer =
+        mvc.perform(
+                get("/dock/3/evidence/" + kept.get(0).id() + "?small=true")
+                    .cookie(session("maren")))
+            .andReturn()
+            .getResponse();
+    assertEquals(answer.getContentType(), "image/jpeg");
+    BufferedImage small = ImageIO.read(new ByteArrayInputStream(answer.getContentAsByteArray()));
+    assertEquals(small.getWidth(), 320);
+    assertTrue(
+        answer.getHeader("Content-Security-Policy").contains("sandbox"), "nothing in it runs");
+  }
+
+  private static byte[] png(int width, int height) throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), "png", bytes);
+    return bytes.toByteArray();
+  }
+
+  @Test
+  public void whatIsCreditedMakesTheLotCheaper() throws Exception {
+    people.as(
+        "ines",
+        () -> {
+          long lot = receive("hake", 2, "4.0", Arrival.UNASKED).id();
+          UUID id = UUID.randomUUID();
+          ClaimBook.Asked half =
+              new ClaimBook.Asked(
+                  id,
+                  Claim.Kind.SHORT,
+                  Optional.of(Mass.ofGrams(500)),
+                  Optional.empty(),
+                  "one fish is missing");
+          long claim = claims.ask(lot, half);
+          assertEquals(claims.ask(lot, half), claim, "sent twice is once");
+          assertEquals(money(lots.get(lot).cost().total()), "40.00", "asked is not credited");
+          assertEquals(money(claims.of(lot).get(0).amount()), "5.00", "500 g at 10.00");
+          int version = claims.of(lot).get(0).version();
+          claims.settle(claim, version, Claim.Status.CREDITED, euros("4.20"));
+          assertEquals(money(lots.get(lot).cost().total()), "35.80");
+          Refusal stale =
+              expectThrows(
+                  Refusal.class,
+                  () -> claims.settle(claim, version, Claim.Status.DROPPED, euros("4.20")));
+          assertEquals(stale.kind(), Refusal.Kind.STALE);
+          ClaimBook.Asked all =
+              new ClaimBook.Asked(
+                  UUID.randomUUID(),
+                  Claim.Kind.QUALITY,
+                  Optional.empty(),
+                  Optional.of(euros("36")),
+                  "soft");
+          Refusal tooMuch = expectThrows(Refusal.class, () -> claims.ask(lot, all));
+          assertTrue(tooMuch.getMessage().contains("more than the lot cost"));
+          assertTrue(
+              lots.all().stream()
+                  .filter(l -> l.id() == lot)
+                  .allMatch(l -> money(l.cost().total()).equals("35.80")),
+              "the list costs the same as the lot");
+        });
+    byte[] sheet =
+        mvc.perform(get("/dock/5/claims/1/sheet.pdf").cookie(session("tobiah")))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    assertEquals(new String(sheet, 0, 5, StandardCharsets.ISO_8859_1), "%PDF-");
+  }
+
+  private ExactMoney euros(String amount) {
+    return ExactMoney.of(amount, houses.house().formats().currency());
+  }
+
+  private static String money(ExactMoney money) {
+    return money.amount().setScale(2, RoundingMode.HALF_UP).toPlainString();
+  }
+
+  @DataProvider
+  Object[][] noClaims() {
+    return new Object[][] {
+      {"SHORT", "", "", "less came", "how much weight or money"},
+      {"SHORT", "90 kg", "", "less came", "more than the lot weighs"},
+      {"SHORT", "", "-4", "less came", "is no amount of money"},
+      {"SHORT", "", "0", "less came", "more than nothing"},
+      {"SHORT", "", "2", "", "The reason is missing"},
+      {"", "", "2", "soft", "What is the claim about"},
+      {"SHORT", "50 lb 20 oz", "", "less came", ""},
+    };
+  }
+
+  @Test(dataProvider = "noClaims")
+  public void aClaimThatCannotBeStaysTyped(
+      String kind, String mass, String amount, String reason, String words) throws Exception {
+    long before = count("claim", 3);
+    String page =
+        follow(
+            "tobiah",
+            "/dock/3/claims",
+            "id",
+            UUID.randomUUID().toString(),
+            "kind",
+            kind,
+            "mass",
+            mass,
+            "amount",
+            amount,
+            "reason",
+            reason);
+    assertTrue(page.contains(words) && page.contains("Nothing was stored."), page);
+    assertTrue(page.contains("name=\"reason\" maxlength=\"340\" value=\"" + reason + "\""), page);
+    assertEquals(count("claim", 3), before);
+  }
+
+  @Test
+  public void whatCameIsComparedWithWhatWasOrdered() {
+    people.as(
+        "ines",
+        () -> {
+          Order order = orders.expected().get(0);
+          OrderLine line = order.lines().get(0);
+          Mass each = line.grade().middle();
+          Receipt shortOne =
+              new Receipt(
+                  UUID.randomUUID(),
+                  line.species(),
+                  line.state(),
+                  line.fish() - 1,
+                  each.multipliedBy(line.fish() - 1),
+                  Optional.empty(),
+                  UnitPrice.ofPerKilogram(line.price().perKilogram().plus(euros("0.50"))),
+                  order.supplier(),
+                  order.venueId(),
+                  Origin.WILD,
+                  LocalDate.now(clock),
+                  "",
+                  new Arrival(
+                      OptionalLong.of(line.id()),
+                      Optional.empty(),
+                      Optional.empty(),
+                      Optional.empty(),
+                      "",
+                      Optional.empty()));
+          Lot lot = lots.receive(shortOne);
+          OrderMatch match =
+              OrderMatch.of(lot, order, lots.of(order), houses.house().formats()).orElseThrow();
+          assertEquals(match.missing(), 1);
+          assertTrue(match.sentences().get(0).startsWith("Short by 1 fish: "), match.toString());
+          assertTrue(match.sentences().get(1).contains("too much"), match.toString());
+          orders.close(order.id());
+          assertTrue(
+              orders.expected().stream().noneMatch(o -> o.id() == order.id()),
+              "nothing more will come");
+        });
+  }
+
+  @Test
+  public void grossAndNetNumberAndDatesMustGoTogether() {
+    people.as(
+        "tobiah",
+        () -> {
+          Refusal net =
+              expectThrows(
+                  Refusal.class,
+                  () ->
+                      lots.receive(
+                          receipt(
+                              "hake",
+                              1,
+                              "2.0",
+                              Optional.of(Mass.ofKilograms("2.0")),
+                              arrival(Optional.of(Mass.ofKilograms("1.9")), Optional.empty()))));
+          assertEquals(net.field(), "gross");
+          Refusal many =
+              expectThrows(Refusal.class, () -> receive("gurnard", 1, "40", Arrival.UNASKED));
+          assertTrue(many.getMessage().contains("each is unusual for tub gurnard"));
+          long before = jdbc.sql("select count(*) from lot").query(Long.class).single();
+          assertThrows(
+              DataAccessException.class,
+              () -> jdbc.sql("update lot set gross_mg = 1 where own_mg > 1").update());
+          assertEquals(
+              jdbc.sql("select count(*) from lot").query(Long.class).single().longValue(), before);
+        });
+  }
+
+  @Test
+  public void fishAreMeasuredOneByOneAndATwoMetreGurnardIsQuestioned() throws Exception {
+    String two = follow("tobiah", "/dock/6/fish", "fish", "0.984 kg 2 m", "basis", "TOTAL");
+    assertTrue(two.contains("Fish 1: A tub gurnard of 200 cm cannot be"), two);
+    assertTrue(two.contains("0.984 kg 2 m</textarea>"), "what was typed stays");
+    String four =
+        follow("tobiah", "/dock/6/fish", "fish", "1 kg\n1 kg\n0.9 kg\n1 kg", "basis", "TOTAL");
+    assertTrue(four.contains("The lot has 3 fish, 4 were typed"), four);
+    String heavy = follow("tobiah", "/dock/6/fish", "fish", "2 kg\n2 kg", "basis", "TOTAL");
+    assertTrue(heavy.contains("more than the lot"), heavy);
+    String kept =
+        follow(
+            "tobiah",
+            "/dock/6/fish",
+            "fish",
+            "0.984 kg, 42.5 cm\n0.950 kg\n38 cm",
+            "basis",
+            "TOTAL");
+    assertTrue(kept.contains("The fish are kept one by one."), kept);
+    assertTrue(kept.contains("below the house&#39;s minimum of 42 cm"), kept);
+    assertEquals(inspections.fish(6).size(), 3);
+    String fork = follow("tobiah", "/dock/6/fish", "fish", "43 cm", "basis", "FORK");
+    assertTrue(fork.contains("measured as fork length. Measure it again."), fork);
+  }
+
+  @Test
+  public void theHouseKeepsItsOwnLengthRules() throws Exception {
+    String inAYear = LocalDate.now(clock).plusYears(1).toString();
+    String kept =
+        follow(
+            "ines",
+            "/dock/rules",
+            "fish",
+            "lieu jaune",
+            "basis",
+            "TOTAL",
+            "minimum",
+            "12 in",
+            "source",
+            "harbour office",
+            "expires",
+            inAYear);
+    assertTrue(kept.contains("The rule for Pollack is kept."), kept);
+    assertTrue(kept.contains("30.5 cm"), kept);
+    String past =
+        follow(
+            "ines",
+            "/dock/rules",
+            "fish",
+            "pollack",
+            "basis",
+            "TOTAL",
+            "minimum",
+            "30",
+            "source",
+            "<script>",
+            "expires",
+            "2020-01-01");
+    assertTrue(past.contains("would have run out already"), past);
+    assertFalse(past.contains("<script>"), past);
+    String none =
+        follow(
+            "ines",
+            "/dock/rules",
+            "fish",
+            "qqqqqq",
+            "basis",
+            "TOTAL",
+            "minimum",
+            "30",
+            "source",
+            "x",
+            "expires",
+            inAYear);
+    assertTrue(none.contains("No fish is called that"), none);
+    assertEquals(
+        send(
+                "maren",
+                "/dock/rules",
+                "fish",
+                "hake",
+                "basis",
+                "TOTAL",
+                "minimum",
+                "30",
+                "source",
+                "x",
+                "expires",
+                inAYear)
+            .getStatus(),
+        403);
+  }
+
+  @Test
+  public void aPassportLeadsBackFromEveryPart() throws Exception {
+    String page = page("maren", "/dock/1/passport");
+    assertTrue(page.contains("L1-4"), "a label of each part");
+    assertTrue(page.contains("white stock"), "what it becomes");
+    assertTrue(page.contains("/dock/1</figcaption>"), "where the code leads");
+    assertFalse(page.contains("€"), "no prices on it");
+  }
+
+  @Test
+  public void anExpectedLineFillsTheFormAndARefusedFishIsNotReceived() throws Exception {
+    Order order = orders.all().stream().filter(o -> !o.lines().isEmpty()).findFirst().orElseThrow();
+    OrderLine line = order.lines().get(0);
+    String form = page("tobiah", "/dock/receive?line=" + line.id());
+    assertTrue(form.contains("Receive what was ordered"), form);
+    assertTrue(form.contains("value=\"" + order.supplier() + "\""), form);
+    assertTrue(form.contains("name=\"fish\" value=\"" + line.fish() + "\""), form);
+    assertTrue(page("tobiah", "/dock/receive/fish?query=fugu").contains("Only licensed handlers"));
+    var refused = send("tobiah", "/dock/receive", "species", "torafugu", "state", "GUTTED");
+    assertEquals(refused.getStatus(), 422);
+    assertTrue(
+        refused.getContentAsString(StandardCharsets.UTF_8).contains("Only licensed handlers"));
+  }
+}
