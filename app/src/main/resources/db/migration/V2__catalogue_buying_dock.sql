@@ -82,7 +82,7 @@ create index price_species on price (species, valid_on desc);
 -- A list that was read but not confirmed yet: nothing of it counts.
 create table price_preview (
     id          uuid primary key,
-    supplier_id bigint      not null references supplier,
+    supplier    varchar(80) not null check (btrim(supplier) <> ''),
     valid_on    date        not null,
     document    text        not null,
     read_by     bigint      not null references person,
@@ -105,6 +105,7 @@ create table purchase_order (
 
 create table order_line (
     id           bigint generated always as identity primary key,
+    client_id    uuid            not null unique,
     order_id     bigint          not null references purchase_order on delete cascade,
     species      varchar(40)     not null,
     form         varchar(6)      not null check (form in ('WHOLE', 'FILLET')),

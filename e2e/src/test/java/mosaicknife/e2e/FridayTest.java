@@ -155,7 +155,7 @@ public class FridayTest extends InBrowser {
     page.check("input[value=deep-bodied]", new Page.CheckOptions().setForce(true));
     page.fill("#name", "Moon bream");
     page.fill("#mass", "900 g");
-    assertThat(page.locator("#mass-echo")).containsText("900 g");
+    assertThat(page.locator("#mass-echo")).containsText("1 lb 15.7 oz");
     page.check("input[name=head][value=LARGE]", new Page.CheckOptions().setForce(true));
     page.click("button:has-text('Give me its parts')");
     assertThat(page.locator("h1")).containsText("Moon bream");

@@ -19,6 +19,11 @@ public class Shots extends InBrowser {
     take(light, "sign-in");
     signIn(light, "ines");
     take(light, "today", "/");
+    take(light, "buy", "/buy?profile=WEEKEND");
+    take(light, "buy-plan", "/buy/dishes/1?profile=WEEKEND&litres=8");
+    take(light, "catalogue-fish", "/catalogue/fish/gurnard");
+    take(light, "catalogue-plan", "/catalogue/plans/deep-loin");
+    take(light, "dock", "/dock");
     take(light, "dock-receive", "/dock/receive");
     take(light, "dock-lot", "/dock/5");
     take(light, "bench-round", "/bench/3");

@@ -7,11 +7,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import mosaicknife.app.buy.PlanBook.Plan;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
@@ -197,7 +199,10 @@ class BuyController {
       @PathVariable long id,
       @RequestParam Map<String, String> typed,
       @RequestParam long price,
-      @RequestParam LocalDate deliverOn) {
-    return "redirect:/buy/orders/" + plans.order(id, wish(typed), Optional.of(price), deliverOn);
+      @RequestParam LocalDate deliverOn,
+      @RequestParam(name = "line") UUID clientId) {
+    return "redirect:/buy/orders/"
+        + SentTwice.survive(
+            () -> plans.order(id, wish(typed), Optional.of(price), deliverOn, clientId));
   }
 }

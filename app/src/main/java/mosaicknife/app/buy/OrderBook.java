@@ -160,6 +160,10 @@ public class OrderBook {
    */
   @PreAuthorize("hasAuthority('BUY')")
   long put(String supplier, long venue, LocalDate deliverOn, OrderLineEntity line) {
+    Optional<Long> sentBefore = orders.findByClientId(line.clientId());
+    if (sentBefore.isPresent()) {
+      return sentBefore.get();
+    }
     checkDay(deliverOn);
     long supplierId = houses.addSupplier(supplier).id();
     OrderEntity order =

@@ -80,10 +80,10 @@ class OrderController {
       for (OrderLine line : order.lines()) {
         printer.printRecord(
             order.id(),
-            order.supplier(),
+            text(order.supplier()),
             order.deliverOn(),
-            line.species().name(),
-            line.species().scientificName(),
+            text(line.species().name()),
+            text(line.species().scientificName()),
             line.form() == Form.FILLET ? "fillet" : line.state().title(),
             line.form() == Form.FILLET ? "" : formats.range(line.grade().from(), line.grade().to()),
             line.form() == Form.FILLET ? "" : line.fish(),
@@ -100,6 +100,11 @@ class OrderController {
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename("order-" + id + ".csv").build().toString())
         .body(text.toString());
+  }
+
+  /** A name that a spreadsheet would take for a formula is marked as text. */
+  private static String text(String name) {
+    return name.matches("[=+@\\-].*") ? "'" + name : name;
   }
 
   @PostMapping("/buy/orders/{id}")

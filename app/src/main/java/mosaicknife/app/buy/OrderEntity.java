@@ -17,6 +17,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.hibernate.annotations.BatchSize;
 
 @Entity
 @Table(name = "purchase_order")
@@ -55,6 +56,7 @@ class OrderEntity {
       orphanRemoval = true,
       fetch = FetchType.EAGER)
   @OrderBy("id")
+  @BatchSize(size = 50)
   private List<OrderLineEntity> lines = new ArrayList<>();
 
   @Version private int version;

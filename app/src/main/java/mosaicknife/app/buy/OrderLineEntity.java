@@ -13,6 +13,7 @@ import jakarta.persistence.Table;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Currency;
+import java.util.UUID;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
@@ -29,6 +30,9 @@ class OrderLineEntity {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
+
+  @Column(name = "client_id", updatable = false)
+  private UUID clientId;
 
   @ManyToOne(optional = false)
   @JoinColumn(name = "order_id")
@@ -71,6 +75,7 @@ class OrderLineEntity {
   protected OrderLineEntity() {}
 
   OrderLineEntity(
+      UUID clientId,
       Candidate candidate,
       int fish,
       Mass mass,
@@ -78,6 +83,7 @@ class OrderLineEntity {
       double surplus,
       String surplusHome,
       String reason) {
+    this.clientId = clientId;
     this.species = candidate.species().code();
     this.form = candidate.form();
     this.state = candidate.state();
@@ -97,6 +103,10 @@ class OrderLineEntity {
 
   long id() {
     return id == null ? 0 : id;
+  }
+
+  UUID clientId() {
+    return clientId;
   }
 
   String species() {

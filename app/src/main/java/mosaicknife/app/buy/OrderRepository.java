@@ -3,6 +3,7 @@ package mosaicknife.app.buy;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -20,6 +21,9 @@ interface OrderRepository extends Repository<OrderEntity, Long> {
       long supplierId, long venueId, LocalDate deliverOn, OrderStatus status);
 
   void delete(OrderEntity order);
+
+  @Query("select line.order.id from OrderLineEntity line where line.clientId = :clientId")
+  Optional<Long> findByClientId(UUID clientId);
 
   @Query("select line.order from OrderLineEntity line where line.id = :lineId")
   Optional<OrderEntity> findByLine(long lineId);

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseBook;
@@ -104,12 +105,14 @@ public class PlanBook {
    * @param wish what it is planned for
    * @param price the number of the price on offer; empty for the best offer
    * @param deliverOn the day of delivery
+   * @param clientId the identifier the sender made, so that a double tap is one line
    * @return the number of the order
    * @throws Refusal if the offer is gone or does not keep the promise any more
    */
   @PreAuthorize("hasAuthority('BUY')")
   @Transactional
-  public long order(long dishId, PlanWish wish, Optional<Long> price, LocalDate deliverOn) {
+  public long order(
+      long dishId, PlanWish wish, Optional<Long> price, LocalDate deliverOn, UUID clientId) {
     Plan plan = plan(dishId, wish);
     Offer offer =
         plan.offers().stream()
@@ -124,6 +127,7 @@ public class PlanBook {
         plan.dish().venue().id(),
         deliverOn,
         new OrderLineEntity(
+            clientId,
             offer.candidate(),
             offer.fish(),
             offer.mass(),

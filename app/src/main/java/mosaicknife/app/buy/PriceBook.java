@@ -14,6 +14,7 @@ import mosaicknife.app.buy.PriceListReader.Read;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.SizeGrade;
@@ -32,6 +33,7 @@ public class PriceBook {
   /** An older price is no offer any more. */
   private static final int OFFER_DAYS = 14;
 
+  private static final int LONGEST_NAME = 80;
   private static final Duration PREVIEW_KEPT = Duration.ofDays(2);
 
   private final PriceRepository prices;
@@ -104,11 +106,9 @@ public class PriceBook {
     }
     reader().read(content);
     previews.deleteByReadAtBefore(clock.instant().minus(PREVIEW_KEPT));
-    Named named = houses.addSupplier(supplier);
+    String named = PlainText.needed(supplier, LONGEST_NAME, "supplier", "supplier");
     return previews
-        .save(
-            new PricePreviewEntity(
-                named.id(), validOn, content, current.get().id(), clock.instant()))
+        .save(new PricePreviewEntity(named, validOn, content, current.get().id(), clock.instant()))
         .id();
   }
 
@@ -116,11 +116,7 @@ public class PriceBook {
   @Transactional(readOnly = true)
   Preview preview(UUID id) {
     PricePreviewEntity kept = find(id);
-    return new Preview(
-        id,
-        houses.getSupplier(kept.supplierId()).name(),
-        kept.validOn(),
-        reader().read(kept.document()));
+    return new Preview(id, kept.supplier(), kept.validOn(), reader().read(kept.document()));
   }
 
   private PricePreviewEntity find(UUID id) {
@@ -163,7 +159,8 @@ public class PriceBook {
   Confirmed confirm(UUID id) {
     PricePreviewEntity kept = find(id);
     List<PriceLine> lines = reader().read(kept.document()).lines();
-    Map<PriceKey, PriceEntity> there = there(kept, lines);
+    long supplier = houses.addSupplier(kept.supplier()).id();
+    Map<PriceKey, PriceEntity> there = there(supplier, kept, lines);
     Instant now = clock.instant();
     long person = current.get().id();
     int updated = 0;
@@ -171,7 +168,7 @@ public class PriceBook {
       LocalDate day = line.validOn().orElse(kept.validOn());
       PriceEntity known = there.get(PriceKey.of(line, day));
       if (known == null) {
-        prices.save(new PriceEntity(kept.supplierId(), line, day, person, now));
+        prices.save(new PriceEntity(supplier, line, day, person, now));
       } else {
         known.ask(line.price(), person, now);
         updated++;
@@ -194,13 +191,14 @@ public class PriceBook {
     }
   }
 
-  private Map<PriceKey, PriceEntity> there(PricePreviewEntity kept, List<PriceLine> lines) {
+  private Map<PriceKey, PriceEntity> there(
+      long supplier, PricePreviewEntity kept, List<PriceLine> lines) {
     LocalDate first =
         lines.stream()
             .map(line -> line.validOn().orElse(kept.validOn()))
             .min(LocalDate::compareTo)
             .orElse(kept.validOn());
-    return prices.findAllBySupplierIdAndValidOnGreaterThanEqual(kept.supplierId(), first).stream()
+    return prices.findAllBySupplierIdAndValidOnGreaterThanEqual(supplier, first).stream()
         .collect(Collectors.toMap(PriceKey::of, price -> price));
   }
 

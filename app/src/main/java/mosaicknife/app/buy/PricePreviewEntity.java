@@ -14,8 +14,7 @@ class PricePreviewEntity {
 
   @Id private UUID id;
 
-  @Column(name = "supplier_id")
-  private long supplierId;
+  private String supplier;
 
   @Column(name = "valid_on")
   private LocalDate validOn;
@@ -30,9 +29,9 @@ class PricePreviewEntity {
 
   protected PricePreviewEntity() {}
 
-  PricePreviewEntity(long supplierId, LocalDate validOn, String document, long by, Instant at) {
+  PricePreviewEntity(String supplier, LocalDate validOn, String document, long by, Instant at) {
     this.id = UUID.randomUUID();
-    this.supplierId = supplierId;
+    this.supplier = supplier;
     this.validOn = validOn;
     this.document = document;
     this.readBy = by;
@@ -43,8 +42,8 @@ class PricePreviewEntity {
     return id;
   }
 
-  long supplierId() {
-    return supplierId;
+  String supplier() {
+    return supplier;
   }
 
   LocalDate validOn() {

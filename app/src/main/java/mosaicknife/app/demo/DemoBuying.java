@@ -3,6 +3,7 @@ package mosaicknife.app.demo;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.UUID;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishBook;
 import mosaicknife.app.buy.DishForm;
@@ -111,9 +112,9 @@ class DemoBuying {
         dish("Albacore, seared", counter, "120 g", "BLOCKS", "", "19", "albacore\nmackerel");
     want(albacore, 18, 4, 30, 5);
     PlanWish weekend = new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, 8);
-    plans.order(turbot.id(), weekend, Optional.empty(), today.plusDays(1));
-    plans.order(albacore.id(), weekend, Optional.empty(), today.plusDays(1));
-    long placed = plans.order(hake.id(), weekend, Optional.empty(), today);
+    plans.order(turbot.id(), weekend, Optional.empty(), today.plusDays(1), UUID.randomUUID());
+    plans.order(albacore.id(), weekend, Optional.empty(), today.plusDays(1), UUID.randomUUID());
+    long placed = plans.order(hake.id(), weekend, Optional.empty(), today, UUID.randomUUID());
     orders.place(placed, orders.get(placed).version());
   }
 

@@ -15,5 +15,5 @@ interface ClaimRepository extends Repository<ClaimEntity, Long> {
 
   List<ClaimEntity> findAllByLotIdOrderById(long lotId);
 
-  List<ClaimEntity> findAllByStatus(Claim.Status status);
+  List<ClaimEntity> findAllByStatusAndLotIdIn(Claim.Status status, List<Long> lots);
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.account.Permission;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -59,7 +60,15 @@ public class EvidenceBook {
                     ((String) head[3]).startsWith("image/"),
                     names.get(((Number) head[4]).longValue()),
                     (Instant) head[5]))
+        .filter(one -> maySee(one.kind()))
         .toList();
+  }
+
+  /** An invoice shows prices, so only those see it who receive or see costs. */
+  private boolean maySee(Evidence.Kind kind) {
+    return kind != Evidence.Kind.INVOICE
+        || current.may(Permission.SEE_COSTS)
+        || current.may(Permission.RECEIVE);
   }
 
   /**
@@ -109,6 +118,7 @@ public class EvidenceBook {
     EvidenceEntity found =
         evidence
             .findByIdAndLotId(id, lotId)
+            .filter(one -> maySee(one.kind()))
             .orElseThrow(() -> Refusal.ofMissing("This lot has no such document."));
     return small && found.thumbnail() != null
         ? new Bytes("image/jpeg", found.name(), found.thumbnail())

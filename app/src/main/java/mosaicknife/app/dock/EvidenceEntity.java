@@ -80,6 +80,10 @@ class EvidenceEntity {
     return lotId;
   }
 
+  Evidence.Kind kind() {
+    return kind;
+  }
+
   String mediaType() {
     return mediaType;
   }

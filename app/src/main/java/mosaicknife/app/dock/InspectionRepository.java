@@ -14,6 +14,9 @@ interface InspectionRepository extends Repository<InspectionEntity, Long> {
 
   Optional<InspectionEntity> findFirstByLotIdOrderByIdDesc(long lotId);
 
-  @NativeQuery("select distinct on (lot_id) * from inspection order by lot_id, id desc")
-  List<InspectionEntity> findNewestOfEachLot();
+  @NativeQuery(
+      """
+      select distinct on (lot_id) * from inspection where lot_id in (:lots) order by lot_id, id desc
+      """)
+  List<InspectionEntity> findNewestOf(List<Long> lots);
 }

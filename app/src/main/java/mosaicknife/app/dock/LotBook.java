@@ -172,15 +172,17 @@ public class LotBook {
     Map<Long, String> venues = byId(houses.venues());
     Map<Long, String> names = people.names();
     Catalogue fish = catalogue.now();
+    List<LotEntity> found = lots.findOpenFirstNewestFirst();
+    List<Long> numbers = found.stream().map(LotEntity::id).toList();
     Map<Long, Inspection> inspected =
-        inspections.findNewestOfEachLot().stream()
+        inspections.findNewestOf(numbers).stream()
             .collect(Collectors.toMap(InspectionEntity::lotId, i -> i.toInspection(names)));
     Map<Long, ExactMoney> credits =
-        claims.findAllByStatus(Claim.Status.CREDITED).stream()
+        claims.findAllByStatusAndLotIdIn(Claim.Status.CREDITED, numbers).stream()
             .collect(
                 Collectors.toMap(
                     ClaimEntity::lotId, c -> c.toClaim(names).amount(), ExactMoney::plus));
-    return lots.findOpenFirstNewestFirst().stream()
+    return found.stream()
         .map(
             lot ->
                 lot.toLot(

@@ -27,6 +27,7 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -229,6 +230,8 @@ class LotController {
     return "redirect:/dock/" + id + "#claims";
   }
 
+  /** It shows the price, so it is for those who see costs. */
+  @PreAuthorize("hasAuthority('SEE_COSTS')")
   @GetMapping("/dock/{id}/claims/{claim}/sheet.pdf")
   ResponseEntity<byte[]> claimSheet(@PathVariable long id, @PathVariable long claim) {
     Lot lot = lots.get(id);

@@ -30,13 +30,15 @@ public record OrderMatch(
    * @param order the order of the line
    * @param all all lots that came for the order
    * @param formats how the house writes numbers
+   * @param withPrices whether prices may be spoken of
    * @return the comparison, or empty if the lot was not ordered
    */
-  public static Optional<OrderMatch> of(Lot lot, Order order, List<Lot> all, Formats formats) {
+  public static Optional<OrderMatch> of(
+      Lot lot, Order order, List<Lot> all, Formats formats, boolean withPrices) {
     return order.lines().stream()
         .filter(line -> isFor(lot, line))
         .findFirst()
-        .map(line -> compare(lot, order, line, came(line, all), formats));
+        .map(line -> compare(lot, order, line, came(line, all), formats, withPrices));
   }
 
   static boolean isFor(Lot lot, OrderLine line) {
@@ -49,7 +51,7 @@ public record OrderMatch(
   }
 
   private static OrderMatch compare(
-      Lot lot, Order order, OrderLine line, int came, Formats formats) {
+      Lot lot, Order order, OrderLine line, int came, Formats formats, boolean withPrices) {
     List<String> sentences = new ArrayList<>();
     boolean whole = line.form() == Form.WHOLE;
     int missing = whole ? Math.max(0, line.fish() - came) : 0;
@@ -78,7 +80,7 @@ public record OrderMatch(
     if (whole) {
       size(lot, line, formats).ifPresent(sentences::add);
     }
-    if (lot.price().compareTo(line.price()) > 0) {
+    if (withPrices && lot.price().compareTo(line.price()) > 0) {
       ExactMoney more = lot.price().times(lot.invoiced()).minus(line.price().times(lot.invoiced()));
       sentences.add(
           "Invoiced at %s, agreed %s: %s too much."

@@ -3,6 +3,8 @@ package mosaicknife.app.today;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 import java.util.UUID;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.buy.OrderBook;
@@ -39,6 +41,7 @@ class TodayController {
   private final ClaimBook claims;
   private final OrderBook orders;
   private final HouseBook houses;
+  private final CurrentPerson current;
 
   TodayController(
       BenchSheets sheets,
@@ -47,7 +50,9 @@ class TodayController {
       EvidenceBook evidence,
       ClaimBook claims,
       OrderBook orders,
-      HouseBook houses) {
+      HouseBook houses,
+      CurrentPerson current) {
+    this.current = current;
     this.sheets = sheets;
     this.lots = lots;
     this.inspections = inspections;
@@ -95,7 +100,11 @@ class TodayController {
     return lot.arrival().orderLine().stream()
         .boxed()
         .flatMap(line -> orders.findByLine(line).stream())
-        .flatMap(order -> OrderMatch.of(lot, order, lots.of(order), formats).stream())
+        .flatMap(
+            order ->
+                OrderMatch.of(
+                    lot, order, lots.of(order), formats, current.may(Permission.SEE_COSTS))
+                    .stream())
         .findFirst()
         .orElse(null);
   }

@@ -11,6 +11,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.WithPages;
@@ -50,6 +51,7 @@ public class BuyPagesTest extends WithPages {
   @Test
   public void aListIsLookedAtBeforeAnythingCountsAndReadAgainUpdates() throws Exception {
     long before = priceCount();
+    long suppliers = jdbc.sql("select count(*) from supplier").query(Long.class).single();
     String list = "fish;size;price\nsole;0.3-0.45;31\nsole;0.45-0.6;36\nkraken;1-2;5\n";
     String look =
         upload(
@@ -64,6 +66,10 @@ public class BuyPagesTest extends WithPages {
     assertTrue(look.contains("Nothing is stored yet"), look);
     assertTrue(look.contains("called “kraken”"), look);
     assertEquals(priceCount(), before, "a look stores no price");
+    assertEquals(
+        jdbc.sql("select count(*) from supplier").query(Long.class).single().longValue(),
+        suppliers,
+        "and no supplier");
     Matcher id = Pattern.compile("/buy/prices/look/([0-9a-f-]{36})\"").matcher(look);
     assertTrue(id.find());
     String stored = follow("ines", "/buy/prices/look/" + id.group(1));
@@ -182,7 +188,9 @@ public class BuyPagesTest extends WithPages {
           PlanWish none = new PlanWish(ProfileName.FUNCTION, Per.SERVICE, 90, 0, 0);
           Refusal refusal =
               expectThrows(
-                  Refusal.class, () -> plans.order(ray.id(), none, Optional.empty(), tomorrow()));
+                  Refusal.class,
+                  () ->
+                      plans.order(ray.id(), none, Optional.empty(), tomorrow(), UUID.randomUUID()));
           assertTrue(refusal.getMessage().contains("This offer is gone"), refusal.getMessage());
         });
     assertTrue(
@@ -232,13 +240,15 @@ public class BuyPagesTest extends WithPages {
         () -> {
           Dish fry = dish("Fish and chips");
           Dish hake = dish("Hake, brown");
-          long first = plans.order(fry.id(), WEEKEND, Optional.empty(), day);
+          UUID tap = UUID.randomUUID();
+          long first = plans.order(fry.id(), WEEKEND, Optional.empty(), day, tap);
+          assertEquals(plans.order(fry.id(), WEEKEND, Optional.empty(), day, tap), first);
           Order order = orders.get(first);
           assertEquals(order.status(), OrderStatus.DRAFT);
           assertEquals(order.lines().size(), 1);
-          long second = plans.order(fry.id(), WEEKEND, Optional.empty(), day);
+          long second = plans.order(fry.id(), WEEKEND, Optional.empty(), day, UUID.randomUUID());
           assertEquals(second, first, "the same supplier, venue and day");
-          long other = plans.order(hake.id(), WEEKEND, Optional.empty(), day);
+          long other = plans.order(hake.id(), WEEKEND, Optional.empty(), day, UUID.randomUUID());
           assertTrue(other != first, "another venue has its own");
           order = orders.get(first);
           orders.dropLine(first, order.version(), order.lines().get(0).id());
@@ -255,7 +265,11 @@ public class BuyPagesTest extends WithPages {
               Refusal.class,
               () ->
                   plans.order(
-                      fry.id(), WEEKEND, Optional.empty(), LocalDate.now(clock).minusDays(1)));
+                      fry.id(),
+                      WEEKEND,
+                      Optional.empty(),
+                      LocalDate.now(clock).minusDays(1),
+                      UUID.randomUUID()));
         });
   }
 

@@ -11,6 +11,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -309,11 +310,34 @@ public class DockPagesTest extends WithPages {
               "the list costs the same as the lot");
         });
     byte[] sheet =
-        mvc.perform(get("/dock/5/claims/1/sheet.pdf").cookie(session("tobiah")))
+        mvc.perform(get("/dock/5/claims/1/sheet.pdf").cookie(session("ines")))
             .andReturn()
             .getResponse()
             .getContentAsByteArray();
     assertEquals(new String(sheet, 0, 5, StandardCharsets.ISO_8859_1), "%PDF-");
+  }
+
+  @Test
+  public void aLearnerSeesNeitherInvoiceNorClaimSheet() throws Exception {
+    people.as(
+        "tobiah",
+        () -> {
+          try {
+            evidence.add(4, UUID.randomUUID(), Evidence.Kind.INVOICE, "bill.png", png(20, 20));
+          } catch (IOException e) {
+            throw new UncheckedIOException(e);
+          }
+        });
+    assertTrue(page("tobiah", "/dock/4").contains("bill.png"));
+    assertFalse(page("maren", "/dock/4").contains("bill.png"));
+    for (String who : List.of("maren", "tobiah")) {
+      assertEquals(
+          mvc.perform(get("/dock/5/claims/1/sheet.pdf").cookie(session(who)))
+              .andReturn()
+              .getResponse()
+              .getStatus(),
+          403);
+    }
   }
 
   private ExactMoney euros(String amount) {
@@ -391,10 +415,18 @@ public class DockPagesTest extends WithPages {
                       Optional.empty()));
           Lot lot = lots.receive(shortOne);
           OrderMatch match =
-              OrderMatch.of(lot, order, lots.of(order), houses.house().formats()).orElseThrow();
+              OrderMatch.of(lot, order, lots.of(order), houses.house().formats(), true)
+                  .orElseThrow();
           assertEquals(match.missing(), 1);
           assertTrue(match.sentences().get(0).startsWith("Short by 1 fish: "), match.toString());
           assertTrue(match.sentences().get(1).contains("too much"), match.toString());
+          assertTrue(
+              OrderMatch.of(lot, order, lots.of(order), houses.house().formats(), false)
+                  .orElseThrow()
+                  .sentences()
+                  .stream()
+                  .noneMatch(sentence -> sentence.contains("€")),
+              "no price for those who see none");
           orders.close(order.id());
           assertTrue(
               orders.expected().stream().noneMatch(o -> o.id() == order.id()),

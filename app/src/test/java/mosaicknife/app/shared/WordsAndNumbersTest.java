@@ -37,6 +37,18 @@ public class WordsAndNumbersTest {
   }
 
   @Test
+  public void whatANormForeseesHasNoMoreDigitsThanANormKnows() {
+    assertEquals(METRIC.roughly(Mass.ofGrams(18_004)), "≈ 18 kg");
+    assertEquals(METRIC.roughly(Mass.ofGrams(6_044)), "≈ 6.04 kg");
+    assertEquals(METRIC.roughly(Mass.ofGrams(640)), "≈ 640 g");
+    assertEquals(METRIC.roughly(Mass.ofGrams(1_234_567)), "≈ 1230 kg");
+    assertEquals(IMPERIAL.roughly(Mass.ofGrams(18_000)), "≈ 39.7 lb");
+    assertEquals(METRIC.range(Mass.ofGrams(800), Mass.ofGrams(1500)), "0.8–1.5 kg");
+    assertEquals(METRIC.range(Mass.ofGrams(200), Mass.ofGrams(300)), "200–300 g");
+    assertEquals(IMPERIAL.range(Mass.ofGrams(800), Mass.ofGrams(1500)), "1.76–3.31 lb");
+  }
+
+  @Test
   public void moneyIsShownInCentsAndFinelyWhereItMatters() {
     ExactMoney portion = ExactMoney.of("3.957428571", EUR);
     assertEquals(METRIC.money(portion), "€3.96");

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.WorkedHake;
 import mosaicknife.core.anatomy.Purpose;
@@ -48,6 +49,20 @@ public class YieldsTest {
     Basis headed = Yields.of(noHead, HAKE).basis(State.HEADED_AND_GUTTED).orElseThrow();
     assertEquals(headed.knowledge(), Knowledge.ESTIMATED);
     assertEquals(Yields.withoutNorm(noHead).basis(State.HEADED_AND_GUTTED), Optional.empty());
+  }
+
+  @Test
+  public void aRayNeedsNoGillsWeighedSinceItHasNoneOfItsOwn() {
+    Species ray = WorkedHake.CATALOGUE.getSpecies("ray");
+    Breakdown fish =
+        new Breakdown(
+            State.UNGUTTED,
+            Mass.ofKilograms("4.000"),
+            1,
+            List.of(leaf("guts", "guts", "0.360", Purpose.COMPOST)));
+    Basis gilled = Yields.of(fish, ray).basis(State.GUTTED_AND_GILLED).orElseThrow();
+    assertEquals(
+        gilled, new Basis(State.GUTTED_AND_GILLED, Mass.ofGrams(3640), Knowledge.BY_DIFFERENCE));
   }
 
   @Test
