@@ -1,9 +1,8 @@
 package mosaicknife.app.buy;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
@@ -12,16 +11,11 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.Currency;
 import java.util.UUID;
-import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
-import mosaicknife.core.anatomy.State;
 import mosaicknife.core.buying.Candidate;
-import mosaicknife.core.buying.Candidate.Form;
-import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.buying.Offer;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.UnitPrice;
 
 @Entity
 @Table(name = "order_line")
@@ -38,29 +32,12 @@ class OrderLineEntity {
   @JoinColumn(name = "order_id")
   private OrderEntity order;
 
-  private String species;
-
-  @Enumerated(EnumType.STRING)
-  private Form form;
-
-  @Enumerated(EnumType.STRING)
-  private State state;
-
-  @Column(name = "from_mg")
-  private long fromMg;
-
-  @Column(name = "to_mg")
-  private long toMg;
+  @Embedded private Ware ware;
 
   private int fish;
 
   @Column(name = "mass_mg")
   private long massMg;
-
-  @Column(name = "price_per_kg")
-  private BigDecimal pricePerKg;
-
-  private String currency;
 
   @Column(name = "dish_id")
   private Long dishId;
@@ -74,29 +51,15 @@ class OrderLineEntity {
 
   protected OrderLineEntity() {}
 
-  OrderLineEntity(
-      UUID clientId,
-      Candidate candidate,
-      int fish,
-      Mass mass,
-      Long dishId,
-      double surplus,
-      String surplusHome,
-      String reason) {
+  OrderLineEntity(UUID clientId, Offer offer, Long dishId, String surplusHome, String reason) {
+    Candidate wanted = offer.candidate();
     this.clientId = clientId;
-    this.species = candidate.species().code();
-    this.form = candidate.form();
-    this.state = candidate.state();
-    this.fromMg = candidate.grade().from().milligrams();
-    this.toMg = candidate.grade().to().milligrams();
-    this.fish = fish;
-    this.massMg = mass.milligrams();
-    ExactMoney perKilogram = candidate.price().perKilogram();
-    this.pricePerKg =
-        perKilogram.amount().setScale(PriceEntity.PRICE_DECIMALS, RoundingMode.HALF_EVEN);
-    this.currency = perKilogram.currency().getCurrencyCode();
+    this.ware =
+        Ware.of(wanted.species(), wanted.form(), wanted.state(), wanted.grade(), wanted.price());
+    this.fish = offer.fish();
+    this.massMg = offer.mass().milligrams();
     this.dishId = dishId;
-    this.surplus = BigDecimal.valueOf(surplus).setScale(1, RoundingMode.HALF_UP);
+    this.surplus = BigDecimal.valueOf(offer.surplus()).setScale(1, RoundingMode.HALF_UP);
     this.surplusHome = surplusHome;
     this.reason = reason;
   }
@@ -110,7 +73,7 @@ class OrderLineEntity {
   }
 
   String species() {
-    return species;
+    return ware.species();
   }
 
   void belongTo(OrderEntity owner) {
@@ -121,23 +84,23 @@ class OrderLineEntity {
     return order;
   }
 
+  Long dishId() {
+    return dishId;
+  }
+
   OrderLine toLine(Species known, String dish) {
     return new OrderLine(
         id,
         known,
-        form,
-        state,
-        new SizeGrade(Mass.ofMilligrams(fromMg), Mass.ofMilligrams(toMg)),
+        ware.form(),
+        ware.state(),
+        ware.grade(),
         fish,
         Mass.ofMilligrams(massMg),
-        UnitPrice.ofPerKilogram(new ExactMoney(pricePerKg, Currency.getInstance(currency))),
+        ware.price(),
         dish,
         surplus.doubleValue(),
         surplusHome,
         reason);
-  }
-
-  Long dishId() {
-    return dishId;
   }
 }

@@ -128,11 +128,8 @@ public class PlanBook {
         deliverOn,
         new OrderLineEntity(
             clientId,
-            offer.candidate(),
-            offer.fish(),
-            offer.mass(),
+            offer,
             dishId,
-            offer.surplus(),
             plan.surplusHome(),
             PlanView.reason(offer, plan, houses.house().formats())));
   }

@@ -153,31 +153,64 @@ record PlanView(
     }
     return "%s more a plate: %s."
         .formatted(
-            formats.money(offer.costPerServed().minus(best.costPerServed())), causes(best, offer));
+            formats.money(offer.costPerServed().minus(best.costPerServed())),
+            causesOfDear(best, offer));
   }
 
-  /** What makes the first cheaper than the second, the weightiest first. */
+  /** What makes the first cheaper than the second, said of the first. */
   private static String causes(Offer cheap, Offer dear) {
+    return words(
+        Difference.between(cheap, dear),
+        "a lower price per weight",
+        "more portions from the same weight",
+        "less work",
+        "fewer portions too many");
+  }
+
+  /** What makes the second dearer than the first, said of the second. */
+  private static String causesOfDear(Offer cheap, Offer dear) {
+    return words(
+        Difference.between(cheap, dear),
+        "a higher price per weight",
+        "fewer portions from the same weight",
+        "more work",
+        "more portions too many");
+  }
+
+  /** In what a cheap offer clearly differs from a dear one. */
+  private record Difference(boolean price, boolean yield, boolean work, boolean surplus) {
+
+    private static final double CLEARLY = 1.03;
+
+    static Difference between(Offer cheap, Offer dear) {
+      double priceCheap = amount(cheap.candidate().price().perKilogram());
+      double priceDear = amount(dear.candidate().price().perKilogram());
+      double yieldCheap = cheap.served() / cheap.mass().milligrams();
+      double yieldDear = dear.served() / dear.mass().milligrams();
+      double workCheap = amount(cheap.labour()) / cheap.served();
+      double workDear = amount(dear.labour()) / dear.served();
+      return new Difference(
+          priceCheap * CLEARLY < priceDear,
+          yieldCheap > yieldDear * CLEARLY,
+          workCheap * CLEARLY < workDear,
+          cheap.surplus() + 1 < dear.surplus());
+    }
+  }
+
+  private static String words(
+      Difference difference, String price, String yield, String work, String surplus) {
     List<String> causes = new ArrayList<>();
-    double fishCheap = amount(cheap.money()) / cheap.served();
-    double fishDear = amount(dear.money()) / dear.served();
-    double workCheap = amount(cheap.labour()) / cheap.served();
-    double workDear = amount(dear.labour()) / dear.served();
-    double perMassCheap = amount(cheap.candidate().price().perKilogram());
-    double perMassDear = amount(dear.candidate().price().perKilogram());
-    double yieldCheap = cheap.served() / cheap.mass().milligrams();
-    double yieldDear = dear.served() / dear.mass().milligrams();
-    if (fishCheap < fishDear && perMassCheap < perMassDear * 0.97) {
-      causes.add("a lower price per weight");
+    if (difference.price) {
+      causes.add(price);
     }
-    if (fishCheap < fishDear && yieldCheap > yieldDear * 1.03) {
-      causes.add("more portions from the same weight");
+    if (difference.yield) {
+      causes.add(yield);
     }
-    if (workCheap < workDear * 0.9) {
-      causes.add("less work");
+    if (difference.work) {
+      causes.add(work);
     }
-    if (cheap.surplus() + 1 < dear.surplus()) {
-      causes.add("fewer portions too many");
+    if (difference.surplus) {
+      causes.add(surplus);
     }
     return causes.isEmpty() ? "a little of everything" : String.join(", ", causes);
   }

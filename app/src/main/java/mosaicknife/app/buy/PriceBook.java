@@ -78,16 +78,16 @@ public class PriceBook {
 
   private static Optional<Candidate> candidate(
       PriceEntity price, Catalogue fish, Map<Long, String> suppliers) {
-    return fish.findSpecies(price.species())
+    return fish.findSpecies(price.ware().species())
         .map(
             species ->
                 new Candidate(
                     "" + price.id(),
                     species,
-                    price.state(),
-                    price.grade(),
-                    price.form(),
-                    price.price(),
+                    price.ware().state(),
+                    price.ware().grade(),
+                    price.ware().form(),
+                    price.ware().price(),
                     suppliers.get(price.supplierId())));
   }
 
@@ -170,7 +170,7 @@ public class PriceBook {
       if (known == null) {
         prices.save(new PriceEntity(supplier, line, day, person, now));
       } else {
-        known.ask(line.price(), person, now);
+        known.ask(line, person, now);
         updated++;
       }
     }
@@ -187,7 +187,11 @@ public class PriceBook {
 
     static PriceKey of(PriceEntity price) {
       return new PriceKey(
-          price.species(), price.form(), price.state(), price.grade(), price.validOn());
+          price.ware().species(),
+          price.ware().form(),
+          price.ware().state(),
+          price.ware().grade(),
+          price.validOn());
     }
   }
 
@@ -216,7 +220,7 @@ public class PriceBook {
   List<Past> history(String species) {
     Catalogue fish = catalogue.now();
     Map<Long, String> suppliers = suppliers();
-    return prices.findTop200BySpeciesOrderByValidOnDescIdDesc(species).stream()
+    return prices.findTop200ByWareSpeciesOrderByValidOnDescIdDesc(species).stream()
         .flatMap(
             price ->
                 candidate(price, fish, suppliers).map(c -> new Past(price.validOn(), c)).stream())

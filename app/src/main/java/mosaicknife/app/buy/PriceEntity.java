@@ -1,30 +1,18 @@
 package mosaicknife.app.buy;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Currency;
-import mosaicknife.core.anatomy.SizeGrade;
-import mosaicknife.core.anatomy.State;
-import mosaicknife.core.buying.Candidate.Form;
-import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.UnitPrice;
 
 @Entity
 @Table(name = "price")
 class PriceEntity {
-
-  static final int PRICE_DECIMALS = 10;
 
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -33,24 +21,7 @@ class PriceEntity {
   @Column(name = "supplier_id")
   private long supplierId;
 
-  private String species;
-
-  @Enumerated(EnumType.STRING)
-  private Form form;
-
-  @Enumerated(EnumType.STRING)
-  private State state;
-
-  @Column(name = "from_mg")
-  private long fromMg;
-
-  @Column(name = "to_mg")
-  private long toMg;
-
-  @Column(name = "price_per_kg")
-  private BigDecimal pricePerKg;
-
-  private String currency;
+  @Embedded private Ware ware;
 
   @Column(name = "valid_on")
   private LocalDate validOn;
@@ -65,19 +36,12 @@ class PriceEntity {
 
   PriceEntity(long supplierId, PriceLine line, LocalDate validOn, long importedBy, Instant at) {
     this.supplierId = supplierId;
-    this.species = line.species().code();
-    this.form = line.form();
-    this.state = line.state();
-    this.fromMg = line.grade().from().milligrams();
-    this.toMg = line.grade().to().milligrams();
     this.validOn = validOn;
-    ask(line.price(), importedBy, at);
+    ask(line, importedBy, at);
   }
 
-  final void ask(UnitPrice price, long person, Instant at) {
-    ExactMoney perKilogram = price.perKilogram();
-    pricePerKg = perKilogram.amount().setScale(PRICE_DECIMALS, RoundingMode.HALF_EVEN);
-    currency = perKilogram.currency().getCurrencyCode();
+  final void ask(PriceLine line, long person, Instant at) {
+    ware = Ware.of(line.species(), line.form(), line.state(), line.grade(), line.price());
     importedBy = person;
     importedAt = at;
   }
@@ -90,27 +54,11 @@ class PriceEntity {
     return supplierId;
   }
 
-  String species() {
-    return species;
-  }
-
-  Form form() {
-    return form;
-  }
-
-  State state() {
-    return state;
-  }
-
-  SizeGrade grade() {
-    return new SizeGrade(Mass.ofMilligrams(fromMg), Mass.ofMilligrams(toMg));
+  Ware ware() {
+    return ware;
   }
 
   LocalDate validOn() {
     return validOn;
-  }
-
-  UnitPrice price() {
-    return UnitPrice.ofPerKilogram(new ExactMoney(pricePerKg, Currency.getInstance(currency)));
   }
 }

@@ -20,5 +20,5 @@ interface PriceRepository extends Repository<PriceEntity, Long> {
       """)
   List<PriceEntity> findNewestSince(LocalDate since);
 
-  List<PriceEntity> findTop200BySpeciesOrderByValidOnDescIdDesc(String species);
+  List<PriceEntity> findTop200ByWareSpeciesOrderByValidOnDescIdDesc(String species);
 }

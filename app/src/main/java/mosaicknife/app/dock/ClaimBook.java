@@ -3,6 +3,7 @@ package mosaicknife.app.dock;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleBook;
@@ -95,7 +96,7 @@ public class ClaimBook {
             .orElseThrow(
                 () ->
                     Refusal.ofField("amount", "Say how much weight or money the claim is about."));
-    check(lot, amount, OptionalClaim.NONE);
+    check(lot, amount, OptionalLong.empty());
     return claims
         .saveAndFlush(
             new ClaimEntity(
@@ -110,18 +111,13 @@ public class ClaimBook {
         .id();
   }
 
-  /** A claim that is left out when all are added up. */
-  private record OptionalClaim(long id) {
-    static final OptionalClaim NONE = new OptionalClaim(-1);
-  }
-
-  private void check(Lot lot, ExactMoney amount, OptionalClaim except) {
+  private void check(Lot lot, ExactMoney amount, OptionalLong except) {
     if (!amount.isPositive()) {
       throw Refusal.ofField("amount", "A claim is worth more than nothing. Check the figure.");
     }
     ExactMoney all =
         of(lot.id()).stream()
-            .filter(claim -> claim.id() != except.id())
+            .filter(claim -> except.isEmpty() || claim.id() != except.getAsLong())
             .filter(claim -> claim.status() != Claim.Status.DROPPED)
             .map(Claim::amount)
             .reduce(amount, ExactMoney::plus);
@@ -150,7 +146,7 @@ public class ClaimBook {
       throw Refusal.ofStale(
           "Somebody else settled this claim since the page was opened. Load the page again.");
     }
-    check(lots.get(claim.lotId()), amount, new OptionalClaim(id));
+    check(lots.get(claim.lotId()), amount, OptionalLong.of(id));
     claim.settle(status, amount);
   }
 

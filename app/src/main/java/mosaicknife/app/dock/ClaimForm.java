@@ -2,7 +2,7 @@ package mosaicknife.app.dock;
 
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.UUID;
+import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.quantity.ExactMoney;
@@ -13,7 +13,7 @@ record ClaimForm(String id, String kind, String mass, String amount, String reas
 
   ClaimBook.Asked understood(Formats formats) {
     return new ClaimBook.Asked(
-        Ids.of(id),
+        ClientIds.of(id),
         Arrays.stream(Claim.Kind.values())
             .filter(k -> k.name().equals(kind))
             .findFirst()
@@ -38,19 +38,5 @@ record ClaimForm(String id, String kind, String mass, String amount, String reas
 
   private static boolean blank(String text) {
     return text == null || text.isBlank();
-  }
-
-  /** Identifiers that senders make. */
-  static final class Ids {
-
-    private Ids() {}
-
-    static UUID of(String typed) {
-      try {
-        return UUID.fromString(typed == null ? "" : typed);
-      } catch (IllegalArgumentException e) {
-        return UUID.randomUUID();
-      }
-    }
   }
 }

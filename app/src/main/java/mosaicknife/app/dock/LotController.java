@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
@@ -113,7 +114,7 @@ class LotController {
           () -> {
             inspections.inspect(
                 id,
-                ClaimForm.Ids.of(typed.get("id")),
+                ClientIds.of(typed.get("id")),
                 grades(typed),
                 decision,
                 typed.getOrDefault("reason", ""));
@@ -156,8 +157,7 @@ class LotController {
       RedirectAttributes later)
       throws IOException {
     try {
-      evidence.add(
-          id, ClaimForm.Ids.of(clientId), kind, file.getOriginalFilename(), file.getBytes());
+      evidence.add(id, ClientIds.of(clientId), kind, file.getOriginalFilename(), file.getBytes());
       later.addFlashAttribute("done", "Kept with the lot.");
     } catch (Refusal refusal) {
       if (refusal.kind() == Refusal.Kind.MISSING) {

@@ -8,10 +8,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.UUID;
 import java.util.function.Supplier;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -102,7 +102,7 @@ public class ReceiptReader {
     }
     Receipt receipt =
         new Receipt(
-            id(form.id()),
+            ClientIds.of(form.id()),
             species.orElseThrow(),
             state.orElseThrow(),
             fish.orElseThrow(),
@@ -217,14 +217,6 @@ public class ReceiptReader {
       return LocalDate.parse(typed.strip());
     } catch (DateTimeParseException e) {
       throw Refusal.ofInput("The date of landing is missing. Choose it, such as 2026-11-25.");
-    }
-  }
-
-  private static UUID id(String typed) {
-    try {
-      return UUID.fromString(typed);
-    } catch (IllegalArgumentException e) {
-      return UUID.randomUUID();
     }
   }
 }
