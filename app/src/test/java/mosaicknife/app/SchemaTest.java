@@ -49,6 +49,64 @@ public class SchemaTest extends WithDatabase {
       {"a role that is none", "update person set role = 'KING' where sign_in = 'maren'"},
       {"a second house", "update house set id = 2"},
       {"a venue without a name", "insert into venue (name) values ('  ')"},
+      {"an hour of work that earns", "update house set labour_per_hour = -1"},
+      {"a half of the earth that is none", "update house set hemisphere = 'EAST'"},
+      {
+        "an edit without its fish",
+        "insert into species_edit (code, kind, edited_by, edited_at)"
+            + " values ('hake', 'CHANGED', 1, now())"
+      },
+      {
+        "a code with capitals",
+        "insert into species_edit (code, kind, edited_by, edited_at)"
+            + " values ('Hake', 'REMOVED', 1, now())"
+      },
+      {"a portion of a gram", "update dish set portion_mg = 1000"},
+      {"a tolerance of half", "update dish set tolerance = 0.5"},
+      {
+        "two dishes of one name at one venue",
+        "update dish set name = 'Turbot, SEA herbs', venue_id = 1 where name like 'Ray%'"
+            + " or name like 'Turbot%'"
+      },
+      {"a million covers", "update demand set portions = 1000000"},
+      {"covers by the month", "update demand set per = 'MONTH'"},
+      {"a price of nothing", "update price set price_per_kg = 0"},
+      {"a size from large to small", "update price set to_mg = from_mg - 1"},
+      {"a form that is none", "update price set form = 'SOUP'"},
+      {"an order placed at no time", "update purchase_order set placed_at = null where id = 3"},
+      {"whole fish without a number", "update order_line set fish = 0 where form = 'WHOLE'"},
+      {"an order line twice", "update order_line set client_id = gen_random_uuid(), id = 1"},
+      {"more net than gross", "update lot set own_mg = 2000, gross_mg = 1000 where id = 1"},
+      {"a lot at 400 degrees", "update lot set temperature_dc = 4000 where id = 1"},
+      {"a catch method that is none", "update lot set method = 'MAGIC' where id = 1"},
+      {
+        "a length without its basis",
+        "update lot_fish set basis = null where lot_id = 6 and fish_no = 1"
+      },
+      {"fish number 501", "insert into lot_fish (lot_id, fish_no) values (6, 501)"},
+      {
+        "a grade of four",
+        "insert into inspection (client_id, lot_id, skin, flesh, belly, smell, demerits, days_left,"
+            + " proposal, decision, inspected_by, inspected_at)"
+            + " values (gen_random_uuid(), 1, 4, 0, 0, 0, 0, 9, 'RAW', 'RAW', 1, now())"
+      },
+      {
+        "a decision against the signs without a reason",
+        "insert into inspection (client_id, lot_id, skin, flesh, belly, smell, demerits, days_left,"
+            + " proposal, decision, inspected_by, inspected_at)"
+            + " values (gen_random_uuid(), 1, 0, 0, 0, 0, 0, 9, 'COOK', 'RAW', 1, now())"
+      },
+      {
+        "evidence that is a page",
+        "insert into evidence (client_id, lot_id, kind, name, media_type, content, added_by, added_at)"
+            + " values (gen_random_uuid(), 1, 'LABEL', 'x', 'text/html', 'x', 1, now())"
+      },
+      {"a claim of nothing", "update claim set amount = 0"},
+      {"a claim without a reason", "update claim set reason = ' '"},
+      {"a claim of a lot that is not", "update claim set lot_id = 999"},
+      {"a rule that ran out before it was read", "update length_rule set expires = dated - 1"},
+      {"a rule without a source", "update length_rule set source = ''"},
+      {"a fish of eleven metres", "update length_rule set minimum_mm = 11000"},
       {"a supplier twice", "insert into supplier (name) values ('GREY SKERRY LANDINGS')"},
     };
   }
