@@ -135,7 +135,10 @@ public class CatalogueBook {
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   Species change(SpeciesDocument document, String reason) {
     Species species = SpeciesJson.species(document, shipped);
-    Optional<Species> before = now().findSpecies(species.code());
+    return keep(species, now().findSpecies(species.code()), reason);
+  }
+
+  private Species keep(Species species, Optional<Species> before, String reason) {
     boolean otherPlan = before.filter(b -> !b.plan().equals(species.plan())).isPresent();
     if (otherPlan && edits.countUses(species.code()) > 0) {
       throw Refusal.ofField(
@@ -244,7 +247,7 @@ public class CatalogueBook {
         same++;
         continue;
       }
-      change(SpeciesJson.document(species), "imported");
+      keep(species, known, "imported");
       changed += known.isPresent() ? 1 : 0;
       made += known.isPresent() ? 0 : 1;
     }

@@ -234,6 +234,16 @@ public class CatalogueBookTest extends WithPages {
   }
 
   @Test
+  public void aFishThatIsUsedKeepsItsBodyPlan() {
+    String elsewhere =
+        book.export()
+            .replaceFirst(
+                "(?s)(\"code\" : \"hake\".*?)\"bodyPlan\" : \"round-bodied\"",
+                "$1\"bodyPlan\" : \"thin-skinned\"");
+    people.as("ines", () -> refused(elsewhere, "so its body plan stays"));
+  }
+
+  @Test
   public void aBadFileIsRefusedAsAWhole() {
     String exported = book.export();
     people.as(
