@@ -11,6 +11,7 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Candidate.Form;
 import mosaicknife.core.buying.Demand;
+import mosaicknife.core.buying.Difference;
 import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.StockNeed;
 import mosaicknife.core.buying.Substitutes.Substitute;
@@ -32,7 +33,7 @@ record PlanView(
     String madeOf,
     List<OfferBar> bars,
     List<AlternativeRow> alternatives,
-    List<String> notices) {
+    List<Notice> notices) {
 
   private static final double SCALE = 560;
 
@@ -71,6 +72,14 @@ record PlanView(
       String work,
       String total,
       String reason) {}
+
+  /** A remark on the plan; {@code alarm} if it asks for another decision. */
+  record Notice(String sentence, boolean alarm) {
+
+    static Notice of(String sentence) {
+      return new Notice(sentence, false);
+    }
+  }
 
   /** A fish in place of the dish's own. */
   record AlternativeRow(String code, String name, String why, String season, String each) {}
@@ -122,15 +131,20 @@ record PlanView(
         candidate.supplier(),
         formats.price(candidate.price()),
         candidate.form() == Form.FILLET ? mass : "%d fish, %s".formatted(offer.fish(), mass),
-        formats.money(offer.costPerServed()),
+        about(offer.costPerServed(), formats),
         length(offer.costPerServed(), most),
         length(offer.low(), most),
         length(offer.high(), most),
-        "%.0f %%".formatted(offer.risk() * 100),
+        "≈ %.0f %%".formatted(offer.risk() * 100),
         offer.surplus() < 0.5 ? "none" : "≈ %.0f".formatted(offer.surplus()),
         "≈ %.0f min".formatted(offer.minutes()),
-        formats.money(offer.money()),
+        about(offer.money(), formats),
         reason(offer, plan, formats));
+  }
+
+  /** Everything planned is estimated, and looks like it. */
+  private static String about(ExactMoney money, Formats formats) {
+    return "≈ " + formats.money(money);
   }
 
   private static String length(ExactMoney money, double most) {
@@ -146,12 +160,12 @@ record PlanView(
         return "The only one on offer for this dish.";
       }
       Offer next = offers.get(1);
-      return "Cheapest by %s a plate: %s."
+      return "Cheapest by ≈ %s a plate: %s."
           .formatted(
               formats.money(next.costPerServed().minus(offer.costPerServed())),
               causes(offer, next));
     }
-    return "%s more a plate: %s."
+    return "≈ %s more a plate: %s."
         .formatted(
             formats.money(offer.costPerServed().minus(best.costPerServed())),
             causesOfDear(best, offer));
@@ -177,39 +191,19 @@ record PlanView(
         "more portions too many");
   }
 
-  /** In what a cheap offer clearly differs from a dear one. */
-  private record Difference(boolean price, boolean yield, boolean work, boolean surplus) {
-
-    private static final double CLEARLY = 1.03;
-
-    static Difference between(Offer cheap, Offer dear) {
-      double priceCheap = amount(cheap.candidate().price().perKilogram());
-      double priceDear = amount(dear.candidate().price().perKilogram());
-      double yieldCheap = cheap.served() / cheap.mass().milligrams();
-      double yieldDear = dear.served() / dear.mass().milligrams();
-      double workCheap = amount(cheap.labour()) / cheap.served();
-      double workDear = amount(dear.labour()) / dear.served();
-      return new Difference(
-          priceCheap * CLEARLY < priceDear,
-          yieldCheap > yieldDear * CLEARLY,
-          workCheap * CLEARLY < workDear,
-          cheap.surplus() + 1 < dear.surplus());
-    }
-  }
-
   private static String words(
       Difference difference, String price, String yield, String work, String surplus) {
     List<String> causes = new ArrayList<>();
-    if (difference.price) {
+    if (difference.price()) {
       causes.add(price);
     }
-    if (difference.yield) {
+    if (difference.yield()) {
       causes.add(yield);
     }
-    if (difference.work) {
+    if (difference.work()) {
       causes.add(work);
     }
-    if (difference.surplus) {
+    if (difference.surplus()) {
       causes.add(surplus);
     }
     return causes.isEmpty() ? "a little of everything" : String.join(", ", causes);
@@ -229,26 +223,30 @@ record PlanView(
         alternative.inSeason() ? "in season" : "out of season",
         alternative
             .offer()
-            .map(offer -> formats.money(offer.costPerServed()) + " a plate")
+            .map(offer -> about(offer.costPerServed(), formats) + " a plate")
             .orElse("no offer"));
   }
 
-  private static List<String> notices(Plan plan, Formats formats) {
-    List<String> notices = new ArrayList<>();
+  private static List<Notice> notices(Plan plan, Formats formats) {
+    List<Notice> notices = new ArrayList<>();
     plan.bought().ifPresent(bought -> breakEven(plan, bought, formats).ifPresent(notices::add));
-    plan.stock().flatMap(stock -> bones(stock, plan, formats)).ifPresent(notices::add);
+    plan.stock()
+        .flatMap(stock -> bones(stock, plan, formats))
+        .map(Notice::of)
+        .ifPresent(notices::add);
     plan.best()
         .filter(best -> best.surplus() >= 1)
         .ifPresent(
             best ->
                 notices.add(
-                    "About %.0f portions come too many, by whole fish. Proposed home: %s."
-                        .formatted(best.surplus(), plan.surplusHome())));
+                    Notice.of(
+                        "About %.0f portions come too many, by whole fish. Proposed home: %s."
+                            .formatted(best.surplus(), plan.surplusHome()))));
     return notices;
   }
 
   /** Whole against bought cut: the price up to which breaking in the house pays. */
-  private static Optional<String> breakEven(Plan plan, Offer bought, Formats formats) {
+  private static Optional<Notice> breakEven(Plan plan, Offer bought, Formats formats) {
     Optional<Offer> whole =
         plan.offers().stream().filter(o -> o.candidate().form() == Form.WHOLE).findFirst();
     return whole.map(
@@ -256,11 +254,13 @@ record PlanView(
           String limit = formats.price(own.breakEvenAgainst(bought));
           String what = name(own.candidate(), formats);
           boolean passed = own.costPerServed().compareTo(bought.costPerServed()) > 0;
-          return passed
-              ? "The price of %s has passed your break-even of %s: bought-in fillet from %s is cheaper by the plate."
-                  .formatted(what, limit, bought.candidate().supplier())
-              : "Breaking %s in the house pays up to %s; it is offered at %s."
-                  .formatted(what, limit, formats.price(own.candidate().price()));
+          return new Notice(
+              passed
+                  ? "The price of %s has passed your break-even of ≈ %s: bought-in fillet from %s is cheaper by the plate."
+                      .formatted(what, limit, bought.candidate().supplier())
+                  : "Breaking %s in the house pays up to ≈ %s; it is offered at %s."
+                      .formatted(what, limit, formats.price(own.candidate().price())),
+              passed);
         });
   }
 

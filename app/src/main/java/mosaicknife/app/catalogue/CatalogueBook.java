@@ -39,7 +39,7 @@ public class CatalogueBook {
   private final Clock clock;
 
   // one immutable pair, replaced as a whole; a newer edit of any instance is seen by its number
-  private volatile Known known = new Known(0, Catalogue.shipped());
+  private volatile Known known = new Known(0, shipped);
 
   private record Known(long lastEdit, Catalogue catalogue) {}
 

@@ -3,6 +3,7 @@ package mosaicknife.app.dock;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,6 +63,18 @@ public class InspectionBook {
   }
 
   /**
+   * Returns the signs that can be looked at on a lot.
+   *
+   * @param lot the lot
+   * @return all signs but those that went with head or gills
+   */
+  public List<Sign> signs(Lot lot) {
+    return Arrays.stream(Sign.values())
+        .filter(sign -> Freshness.isThere(sign, lot.state()))
+        .toList();
+  }
+
+  /**
    * Judges a lot by its signs; stores nothing.
    *
    * @param lot the lot
@@ -70,8 +83,8 @@ public class InspectionBook {
    * @throws Refusal if a sign was not looked at
    */
   public Freshness judge(Lot lot, Map<Sign, Integer> grades) {
-    for (Sign sign : Sign.values()) {
-      if (Freshness.isThere(sign, lot.state()) && !grades.containsKey(sign)) {
+    for (Sign sign : signs(lot)) {
+      if (!grades.containsKey(sign)) {
         throw Refusal.ofField(
             sign.name(), "%s: not looked at yet. Tap one of the pictures.".formatted(sign.title()));
       }

@@ -22,7 +22,6 @@ import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.LengthRule;
-import mosaicknife.core.safety.Sign;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -83,7 +82,7 @@ class TodayController {
   private void fill(Model model, Lot lot) {
     Formats formats = houses.house().formats();
     model.addAttribute("match", match(lot, formats));
-    model.addAttribute("signs", Sign.values());
+    model.addAttribute("signs", inspections.signs(lot));
     model.addAttribute("fitnesses", Fitness.values());
     model.addAttribute("kept", lot.inspection().map(VerdictView::of).orElse(null));
     model.addAttribute("fish", inspections.fish(lot.id()));

@@ -210,8 +210,8 @@ public class BuyPagesTest extends WithPages {
       assertTrue(plan.offers().get(i).risk() <= 0.1 + 1e-9);
     }
     String page = page("ines", "/buy/dishes/" + hake.id() + "?profile=WEEKEND&litres=8");
-    assertTrue(page.contains("Cheapest by €"), "the reason in words");
-    assertTrue(page.contains("in the house pays up to €"), "the break-even price");
+    assertTrue(page.contains("Cheapest by ≈ €"), "the reason in words");
+    assertTrue(page.contains("in the house pays up to ≈ €"), "the break-even price");
     assertTrue(page.contains("l of stock; 8 l are wanted"), "bones against stock");
     assertTrue(page.contains("Proposed home: Fish and chips of the counter"), "the surplus");
     assertTrue(page.contains("what eats most alike"), "substitutes");
@@ -229,7 +229,7 @@ public class BuyPagesTest extends WithPages {
                 LocalDate.now(clock),
                 "fish;form;size;price\nmonkfish;fillet;;19\n"));
     String page = page("ines", "/buy?profile=WEEKEND");
-    assertTrue(page.contains("has passed your break-even of €"), page);
+    assertTrue(page.contains("has passed your break-even of ≈ €"), page);
   }
 
   @Test

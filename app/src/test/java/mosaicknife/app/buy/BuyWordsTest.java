@@ -104,7 +104,7 @@ public class BuyWordsTest {
     assertEquals(view.wanted(), "38 ± 6 portions per service");
     String best = view.bars().get(0).reason();
     String dear = view.bars().get(1).reason();
-    assertTrue(best.startsWith("Cheapest by €"), best);
+    assertTrue(best.startsWith("Cheapest by ≈ €"), best);
     assertTrue(best.contains("a lower price per weight"), best);
     assertTrue(dear.contains("more a plate: a higher price per weight"), dear);
     assertTrue(dear.contains("more work"), dear);
@@ -141,12 +141,16 @@ public class BuyWordsTest {
   @Test
   public void breakEvenIsPassedWhenTheFilletIsCheaper() {
     Candidate whole = candidate("hake", Form.WHOLE, "1.5-2.5", "11.40");
-    List<String> pays =
+    List<PlanView.Notice> pays =
         PlanView.of(plan(0, whole, candidate("hake", Form.FILLET, "1-2", "39")), METRIC).notices();
-    assertTrue(pays.get(0).startsWith("Breaking Hake, gutted, 1.5–2.5 kg in the house pays"));
-    List<String> passed =
+    assertTrue(
+        pays.get(0).sentence().startsWith("Breaking Hake, gutted, 1.5–2.5 kg in the house pays"));
+    List<PlanView.Notice> passed =
         PlanView.of(plan(0, whole, candidate("hake", Form.FILLET, "1-2", "12")), METRIC).notices();
-    assertTrue(passed.get(0).contains("has passed your break-even of €"), passed.get(0));
+    assertTrue(
+        passed.get(0).sentence().contains("has passed your break-even of ≈ €"),
+        passed.get(0).sentence());
+    assertTrue(passed.get(0).alarm() && !pays.get(0).alarm());
   }
 
   @Test
@@ -163,6 +167,7 @@ public class BuyWordsTest {
 
   private static String notice(Plan plan, String words) {
     return PlanView.of(plan, METRIC).notices().stream()
+        .map(PlanView.Notice::sentence)
         .filter(line -> line.contains(words))
         .findFirst()
         .orElseThrow();
