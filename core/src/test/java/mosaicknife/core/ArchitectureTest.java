@@ -26,9 +26,11 @@ public class ArchitectureTest {
           "mosaic",
           "portion",
           "cost",
+          "plan",
           "buying",
           "safety",
           "scale",
+          "craft",
           "practice");
 
   private final JavaClasses core =

@@ -31,16 +31,20 @@ final class CatalogueReader {
 
   static Catalogue read() {
     CatalogueReader reader = new CatalogueReader();
-    ReferenceFile.open("part-kinds.csv").lines().forEach(reader::readKind);
+    ReferenceFile.open(CatalogueReader.class, "part-kinds.csv").lines().forEach(reader::readKind);
     reader.readPlans();
-    ReferenceFile.open("plan-norms.csv").lines().forEach(reader::readUsualShare);
-    List<Line> fish = ReferenceFile.open("species.csv").lines();
+    ReferenceFile.open(CatalogueReader.class, "plan-norms.csv")
+        .lines()
+        .forEach(reader::readUsualShare);
+    List<Line> fish = ReferenceFile.open(CatalogueReader.class, "species.csv").lines();
     Map<String, BodyPlan> planOf =
         fish.stream().collect(Collectors.toMap(l -> l.field(0), reader::planOf));
-    ReferenceFile.open("norms.csv").lines().forEach(line -> reader.readShare(line, planOf));
+    ReferenceFile.open(CatalogueReader.class, "norms.csv")
+        .lines()
+        .forEach(line -> reader.readShare(line, planOf));
     fish.forEach(reader::readSpecies);
     List<RefusedFish> refused =
-        ReferenceFile.open("refused.csv").lines().stream()
+        ReferenceFile.open(CatalogueReader.class, "refused.csv").lines().stream()
             .map(line -> new RefusedFish(line.list(0), line.field(1)))
             .toList();
     return new Catalogue(reader.kinds, reader.plans, reader.usualShares, reader.species, refused);
@@ -64,7 +68,7 @@ final class CatalogueReader {
 
   private void readPlans() {
     PlanBuilder plan = null;
-    for (Line line : ReferenceFile.open("body-plans.csv").lines()) {
+    for (Line line : ReferenceFile.open(CatalogueReader.class, "body-plans.csv").lines()) {
       if (line.field(0).equals("plan")) {
         finish(plan);
         plan = new PlanBuilder(line);

@@ -16,7 +16,7 @@ import java.util.function.Function;
  * <p>Lines that begin with {@code #} and empty lines are comments. Everything else must be
  * understood: an unknown line stops the load with file, line number and text.
  */
-final class ReferenceFile {
+public final class ReferenceFile {
 
   private final String name;
   private final List<Line> lines = new ArrayList<>();
@@ -25,9 +25,17 @@ final class ReferenceFile {
     this.name = name;
   }
 
-  static ReferenceFile open(String name) {
+  /**
+   * Reads a file.
+   *
+   * @param beside the class in whose package it lies
+   * @param name its name
+   * @return the file
+   * @throws ReferenceDataException if it is not there or cannot be read
+   */
+  public static ReferenceFile open(Class<?> beside, String name) {
     ReferenceFile file = new ReferenceFile(name);
-    try (InputStream stream = ReferenceFile.class.getResourceAsStream(name)) {
+    try (InputStream stream = beside.getResourceAsStream(name)) {
       if (stream == null) {
         throw new IOException("no such resource");
       }
@@ -48,12 +56,17 @@ final class ReferenceFile {
     }
   }
 
-  List<Line> lines() {
+  /**
+   * Returns the lines that say something.
+   *
+   * @return all but comments and empty lines
+   */
+  public List<Line> lines() {
     return List.copyOf(lines);
   }
 
   /** One line with its place in the file, so that every problem can be located. */
-  static final class Line {
+  public static final class Line {
 
     private final String file;
     private final int number;
@@ -67,15 +80,30 @@ final class ReferenceFile {
       this.fields = Arrays.stream(text.split(";", -1)).map(String::strip).toList();
     }
 
-    String field(int index) {
+    /**
+     * Returns a field.
+     *
+     * @param index its place, from 0
+     * @return its text
+     * @throws ReferenceDataException if the line has fewer
+     */
+    public String field(int index) {
       if (index >= fields.size()) {
         throw problem("expected field %d".formatted(index + 1));
       }
       return fields.get(index);
     }
 
-    /** Reads a field with a function; whatever the function refuses names this line. */
-    <T> T read(int index, Function<String, T> reader) {
+    /**
+     * Reads a field with a function; whatever the function refuses names this line.
+     *
+     * @param <T> what is read
+     * @param index its place, from 0
+     * @param reader the function
+     * @return what the function made of it
+     * @throws ReferenceDataException if the function refuses the text
+     */
+    public <T> T read(int index, Function<String, T> reader) {
       String value = field(index);
       try {
         return reader.apply(value);
@@ -86,14 +114,26 @@ final class ReferenceFile {
       }
     }
 
-    List<String> list(int index) {
+    /**
+     * Returns a field that is a list with commas.
+     *
+     * @param index its place, from 0
+     * @return the items, none empty
+     */
+    public List<String> list(int index) {
       return Arrays.stream(field(index).split(",", -1))
           .map(String::strip)
           .filter(item -> !item.isEmpty())
           .toList();
     }
 
-    ReferenceDataException problem(String problem) {
+    /**
+     * Locates a problem.
+     *
+     * @param problem what is wrong
+     * @return the exception to throw, with file, line and text
+     */
+    public ReferenceDataException problem(String problem) {
       return new ReferenceDataException(file, number, text, problem);
     }
   }

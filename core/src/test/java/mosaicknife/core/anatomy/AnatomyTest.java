@@ -146,7 +146,9 @@ public class AnatomyTest {
     ReferenceDataException missing =
         expectThrows(ReferenceDataException.class, () -> line.field(7));
     assertEquals(missing.getMessage(), "f.csv, line 3: expected field 8, found 'a; b , c ,;'");
-    assertThrows(ReferenceDataException.class, () -> ReferenceFile.open("not-there.csv"));
+    assertThrows(
+        ReferenceDataException.class,
+        () -> ReferenceFile.open(ReferenceFile.class, "not-there.csv"));
   }
 
   private static Drawing drawing(String slot) {

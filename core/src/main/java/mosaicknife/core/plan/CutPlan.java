@@ -1,0 +1,291 @@
+package mosaicknife.core.plan;
+
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.PartSlot;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.Side;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.Expectation;
+import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.plan.School.Choice;
+import mosaicknife.core.plan.School.Portion;
+import mosaicknife.core.plan.School.Shift;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * What a lot will become when it is cut by the chosen schools: the parts with their expected
+ * masses, the minutes, the portions and what a plate will cost. Every figure is an estimate.
+ *
+ * <p>It starts from the norms of the fish as the catalogue counts them, and each choice moves a
+ * fraction of one part to another; nothing is lost or made, so parts and loss still add up to the
+ * fish.
+ *
+ * @param fish what is cut
+ * @param choices the answers to the schools
+ * @param parts the parts in cutting order; what a choice adds stands last
+ * @param minutes minutes for the whole lot
+ */
+public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double minutes) {
+
+  private static final double SPREAD_OF_ADDED = 0.35;
+  private static final String WHOLE = "whole";
+  private static final int MICRO = 1_000_000;
+
+  /** Copies the parts. */
+  public CutPlan {
+    Check.notNull(fish, "fish");
+    Check.notNull(choices, "choices");
+    parts = List.copyOf(parts);
+  }
+
+  /**
+   * The fish of a lot.
+   *
+   * @param species the species
+   * @param state the state it was bought in
+   * @param count how many fish, from 1
+   * @param purchased the mass of all of them, positive
+   * @param loss the loss norm
+   */
+  public record Fish(Species species, State state, int count, Mass purchased, LossNorm loss) {
+
+    /** Refuses a lot without fish or mass. */
+    public Fish {
+      Check.notNull(species, "species");
+      Check.notNull(state, "state");
+      Check.inRange(count, 1, 10_000, "number of fish");
+      Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found " + purchased);
+      Check.notNull(loss, "loss");
+    }
+
+    /**
+     * Returns the mean mass of one fish.
+     *
+     * @return the mass of all divided by their number
+     */
+    public Mass mean() {
+      return purchased.multipliedBy(Fraction.of(1, count), RoundingMode.HALF_EVEN);
+    }
+  }
+
+  /**
+   * A part that is expected.
+   *
+   * @param slot the part
+   * @param mass its expected mass over all fish
+   * @param spread the standard deviation of that
+   * @param purpose what it is usually for under the chosen schools
+   * @param edible how much of it is eaten as the main dish: all of a fillet, part of a whole fish
+   */
+  public record Planned(PartSlot slot, Mass mass, Mass spread, Purpose purpose, Mass edible) {}
+
+  /**
+   * What a plate costs by a plan.
+   *
+   * @param portions whole portions, fitted inside each cut of each fish
+   * @param cost the cost of the fish for one portion; empty without portions
+   * @param labour the cost of the work for one portion; empty without portions
+   */
+  public record Plate(long portions, Optional<ExactMoney> cost, Optional<ExactMoney> labour) {
+
+    /**
+     * Returns fish and work together.
+     *
+     * @return the sum; empty without portions
+     */
+    public Optional<ExactMoney> whole() {
+      return cost.flatMap(fish -> labour.map(fish::plus));
+    }
+  }
+
+  /**
+   * Plans a lot.
+   *
+   * @param fish the fish
+   * @param choices the answers to the schools
+   * @param kinds where the kinds of parts that choices add are looked up
+   * @return the plan
+   */
+  public static CutPlan of(Fish fish, Choices choices, Catalogue kinds) {
+    List<Draft> drafts = new ArrayList<>();
+    Expectation.of(fish.species(), fish.state(), fish.purchased(), fish.loss())
+        .parts()
+        .forEach(expected -> drafts.add(new Draft(expected)));
+    Mass one = fish.mean();
+    double minutes = fish.species().plan().work().minutes(one);
+    for (School school : Schools.of(fish.species(), fish.state())) {
+      Choice choice = choices.in(school);
+      minutes += choice.minutes() + choice.minutesPerKilogram() * kilograms(one);
+      choice.shifts().forEach(shift -> move(drafts, shift, fish.species(), kinds));
+      choice
+          .aims()
+          .forEach(
+              aim ->
+                  drafts.stream()
+                      .filter(draft -> draft.is(aim.kind()))
+                      .forEach(draft -> draft.purpose = aim.purpose()));
+    }
+    List<Planned> parts =
+        drafts.stream().filter(draft -> draft.mass > 0).map(Draft::planned).toList();
+    double atLeast = Math.max(0.3, minutes);
+    return new CutPlan(fish, choices, parts, atLeast * fish.count());
+  }
+
+  /** A part while the choices move mass about; masses in milligrams. */
+  private static final class Draft {
+
+    private final PartSlot slot;
+    private long mass;
+    private long spread;
+    private long edible;
+    private Purpose purpose;
+
+    Draft(Expectation.Expected expected) {
+      slot = expected.slot();
+      mass = expected.mass().milligrams();
+      spread = expected.spread().milligrams();
+      purpose = slot.usual();
+      edible = isMain() ? mass : 0;
+    }
+
+    Draft(PartKind kind, int number, Purpose purpose) {
+      this.slot = new PartSlot(kind.code(), number, kind, Side.NONE, purpose);
+      this.purpose = purpose;
+    }
+
+    boolean isMain() {
+      return Schools.isMain(slot);
+    }
+
+    boolean is(String kind) {
+      return kind.equals(Schools.MAIN) ? isMain() : slot.kind().code().equals(kind);
+    }
+
+    Planned planned() {
+      return new Planned(
+          slot,
+          Mass.ofMilligrams(mass),
+          Mass.ofMilligrams(spread),
+          purpose,
+          Mass.ofMilligrams(edible));
+    }
+  }
+
+  private static void move(List<Draft> drafts, Shift shift, Species species, Catalogue kinds) {
+    List<Draft> from =
+        drafts.stream().filter(d -> d.is(shift.from()) && !d.is(shift.to()) && d.mass > 0).toList();
+    double fraction = fraction(shift.fraction(), species);
+    if (from.isEmpty() || fraction == 0) {
+      return;
+    }
+    List<Draft> to = drafts.stream().filter(draft -> draft.is(shift.to())).toList();
+    if (to.isEmpty()) {
+      PartKind kind =
+          kinds
+              .findKind(shift.to())
+              .orElseThrow(() -> new IllegalStateException("Bug: no part kind " + shift.to()));
+      int number = drafts.stream().mapToInt(draft -> draft.slot.number()).max().orElse(0) + 1;
+      Draft added = new Draft(kind, number, shift.purpose().orElse(Purpose.BIN));
+      drafts.add(added);
+      to = List.of(added);
+    }
+    for (Draft source : from) {
+      moveFrom(source, to, fraction);
+    }
+  }
+
+  private static void moveFrom(Draft source, List<Draft> to, double fraction) {
+    long moved = Math.round(source.mass * fraction);
+    long eaten = source.isMain() ? Math.round(source.edible * fraction) : 0;
+    source.mass -= moved;
+    source.edible -= eaten;
+    source.spread = Math.round(source.spread * (1 - fraction));
+    for (int i = 0; i < to.size(); i++) {
+      Draft target = to.get(i);
+      long share = moved * (i + 1) / to.size() - moved * i / to.size();
+      target.mass += share;
+      target.spread += Math.round(share * SPREAD_OF_ADDED);
+      target.edible += eatenOf(source, target, share, eaten / to.size());
+    }
+  }
+
+  /** Of a whole fish only what was a main cut is eaten; what joins a main cut is eaten with it. */
+  private static long eatenOf(Draft source, Draft target, long moved, long eaten) {
+    if (!target.isMain()) {
+      return 0;
+    }
+    boolean bones = !source.isMain() && target.is(WHOLE);
+    return source.isMain() ? eaten : bones ? 0 : moved;
+  }
+
+  private static double fraction(Portion portion, Species species) {
+    return switch (portion.of()) {
+      case FIXED -> portion.fixed();
+      case SKIN -> species.eating().skinShare();
+      case PIN_BONES -> Specification.SKIN_ON_BONELESS.pinBoneStrip(species.eating());
+    };
+  }
+
+  private static double kilograms(Mass mass) {
+    return mass.milligrams() / 1e6;
+  }
+
+  /**
+   * Returns what the main cuts will weigh.
+   *
+   * @return the mass that is eaten as the main dish
+   */
+  public Mass mains() {
+    return Mass.total(parts.stream().map(Planned::edible).toList());
+  }
+
+  /**
+   * Returns what the mains are of the fish.
+   *
+   * @return the yield, from 0 to 1
+   */
+  public Fraction yield() {
+    return mains().dividedBy(fish.purchased());
+  }
+
+  /**
+   * Works out portions and the cost of a plate.
+   *
+   * <p>Portions fit inside each cut of each fish, at the expected mass of the mean fish; a fish
+   * served whole is counted by what is eaten of it.
+   *
+   * @param target the mass of one portion, positive
+   * @param lot what the lot costs
+   * @param labourPerHour what an hour of work costs
+   * @return the plate
+   */
+  public Plate plate(Mass target, ExactMoney lot, ExactMoney labourPerHour) {
+    long each =
+        parts.stream()
+            .mapToLong(
+                part ->
+                    part.edible()
+                        .multipliedBy(Fraction.of(1, fish.count()), RoundingMode.DOWN)
+                        .wholeTimes(target))
+            .sum();
+    long portions = Math.multiplyExact(each, fish.count());
+    if (portions == 0) {
+      return new Plate(0, Optional.empty(), Optional.empty());
+    }
+    Fraction hours = Fraction.of(Math.round(minutes * MICRO), 60L * MICRO);
+    return new Plate(
+        portions,
+        Optional.of(lot.dividedBy(portions)),
+        Optional.of(labourPerHour.multipliedBy(hours).dividedBy(portions)));
+  }
+}

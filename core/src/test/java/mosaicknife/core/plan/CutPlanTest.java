@@ -1,0 +1,299 @@
+package mosaicknife.core.plan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.util.Currency;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.plan.CutPlan.Fish;
+import mosaicknife.core.plan.CutPlan.Planned;
+import mosaicknife.core.plan.CutPlan.Plate;
+import mosaicknife.core.plan.PreWork.Fate;
+import mosaicknife.core.plan.PreWork.Item;
+import mosaicknife.core.plan.PreWork.Kind;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import org.testng.annotations.Test;
+
+public class CutPlanTest {
+
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+  private static final Currency EURO = Currency.getInstance("EUR");
+
+  private static Fish fish(String species, State state, int count, String kilograms) {
+    return new Fish(
+        CATALOGUE.getSpecies(species),
+        state,
+        count,
+        Mass.ofKilograms(kilograms),
+        LossNorm.STARTING);
+  }
+
+  private static CutPlan plan(Fish fish, String... choices) {
+    Choices chosen = Choices.USUAL;
+    for (int i = 0; i < choices.length; i += 2) {
+      chosen = chosen.with(choices[i], choices[i + 1]);
+    }
+    return CutPlan.of(fish, chosen, CATALOGUE);
+  }
+
+  private static Mass massOf(CutPlan plan, String kind) {
+    return Mass.total(
+        plan.parts().stream()
+            .filter(part -> part.slot().kind().code().equals(kind))
+            .map(Planned::mass)
+            .toList());
+  }
+
+  @Test
+  public void everyChoiceOfEverySchoolForEveryFishStillFillsTheFish() {
+    for (Species species : CATALOGUE.species()) {
+      for (State state : State.values()) {
+        Fish fish = new Fish(species, state, 3, Mass.ofKilograms("6"), LossNorm.STARTING);
+        for (School school : Schools.of(species, state)) {
+          for (School.Choice choice : school.choices()) {
+            CutPlan plan = plan(fish, school.code(), choice.code());
+            Mass all = Mass.total(plan.parts().stream().map(Planned::mass).toList());
+            // 1.5 % of 6 kg are lost; every part is rounded to the milligram
+            double off = all.minus(Mass.ofGrams(5_910)).inGrams().doubleValue();
+            assertTrue(
+                Math.abs(off) < 0.1, species.code() + " " + state + " " + choice + " off " + off);
+            assertTrue(plan.minutes() > 0, species.code() + " " + choice.code());
+            assertTrue(plan.mains().compareTo(all) <= 0, species.code() + " " + choice.code());
+          }
+        }
+      }
+    }
+  }
+
+  @Test
+  public void theUsualPlanIsTheNorm() {
+    Fish hake = fish("hake", State.GUTTED, 1, "4.860");
+    CutPlan usual = plan(hake);
+    assertEquals(
+        usual.parts().stream().map(p -> p.slot().code()).toList(),
+        hake.species().sharesIn(State.GUTTED).stream().map(s -> s.slot().code()).toList());
+    assertEquals(usual.minutes(), hake.species().plan().work().minutes(hake.mean()), 1e-9);
+    assertEquals(usual.mains(), massOf(usual, "fillet"));
+  }
+
+  @Test
+  public void skinningMovesTheSkinOutOfTheFilletsAndCostsMinutes() {
+    Fish hake = fish("hake", State.GUTTED, 1, "4.860");
+    CutPlan on = plan(hake);
+    CutPlan off = plan(hake, "skin", "off");
+    Mass skin = massOf(off, "skin");
+    double share = skin.inGrams().doubleValue() / massOf(on, "fillet").inGrams().doubleValue();
+    assertEquals(share, hake.species().eating().skinShare(), 1e-6);
+    assertEquals(massOf(off, "fillet").plus(skin), massOf(on, "fillet"));
+    assertTrue(off.minutes() > on.minutes());
+    Planned part =
+        off.parts().stream().filter(p -> p.slot().code().equals("skin")).findFirst().orElseThrow();
+    assertEquals(part.purpose(), Purpose.SECOND_PLATE);
+    assertEquals(part.slot().number(), 10, "numbered after the parts of the body plan");
+  }
+
+  @Test
+  public void aCollarThatStaysOnTheHeadIsNoPartOfItsOwn() {
+    Fish hake = fish("hake", State.GUTTED, 1, "4.860");
+    CutPlan apart = plan(hake);
+    CutPlan together = plan(hake, "collar", "head");
+    assertEquals(massOf(together, "collar"), Mass.ZERO);
+    assertEquals(massOf(together, "head"), massOf(apart, "head").plus(massOf(apart, "collar")));
+  }
+
+  @Test
+  public void aWholeFishCountsByWhatIsEatenOfIt() {
+    Fish turbot = fish("turbot", State.GUTTED, 2, "4.4");
+    CutPlan whole = plan(turbot, "service", "whole");
+    CutPlan cuts = plan(turbot);
+    assertEquals(massOf(whole, "fillet"), Mass.ZERO);
+    assertTrue(massOf(whole, "whole").compareTo(whole.mains()) > 0);
+    assertEquals(whole.mains(), cuts.mains());
+    assertTrue(whole.minutes() < cuts.minutes());
+  }
+
+  @Test
+  public void aShapeMadeOnPurposeIsPlannedAsTrim() {
+    Fish tuna = fish("albacore", State.UNGUTTED, 1, "14.200");
+    CutPlan round = plan(tuna, "shape", "cylinder");
+    Mass trim = massOf(round, "trim");
+    assertEquals(
+        trim.inGrams().doubleValue(), massOf(plan(tuna), "loin").inGrams().doubleValue() * .13, 1);
+    CutPlan partly = plan(tuna, "dark-muscle", "partly");
+    assertEquals(
+        massOf(partly, "dark-muscle").inGrams().doubleValue(),
+        massOf(plan(tuna), "dark-muscle").inGrams().doubleValue() / 2,
+        0.01);
+    assertTrue(partly.mains().compareTo(plan(tuna).mains()) > 0);
+  }
+
+  @Test
+  public void portionsFitInsideEachCutAndThePlateCarriesFishAndWork() {
+    Fish hake = fish("hake", State.GUTTED, 1, "4.860");
+    CutPlan plan = plan(hake);
+    Plate plate =
+        plan.plate(Mass.ofGrams(180), ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO));
+    long inside =
+        plan.parts().stream()
+            .filter(p -> p.slot().kind().code().equals("fillet"))
+            .mapToLong(p -> p.mass().wholeTimes(Mass.ofGrams(180)))
+            .sum();
+    assertEquals(plate.portions(), inside);
+    assertEquals(plate.cost().orElseThrow().amount().doubleValue(), 55.40 / plate.portions(), 1e-9);
+    assertEquals(
+        plate.labour().orElseThrow().amount().doubleValue(),
+        24 * plan.minutes() / 60 / plate.portions(),
+        1e-4);
+    Plate none =
+        plan.plate(Mass.ofKilograms("4"), ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO));
+    assertEquals(none.whole(), Optional.empty());
+    Difference same = Difference.between(plan, plan, plate, plate);
+    assertTrue(same.isNone());
+    CutPlan skinned = plan(hake, "skin", "off");
+    Difference off =
+        Difference.between(
+            plan,
+            skinned,
+            plate,
+            skinned.plate(
+                Mass.ofGrams(180), ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO)));
+    assertFalse(off.isNone());
+    assertEquals(off.parts().stream().map(Difference.Change::name).toList().size(), 2);
+    assertTrue(off.minutes() > 0);
+  }
+
+  @Test
+  public void schoolsAreAskedOnlyWhereTheyMatter() {
+    List<String> hake = codes("hake", State.GUTTED);
+    assertTrue(
+        hake.containsAll(List.of("service", "ribs", "pin-bones", "belly", "collar", "skin")));
+    assertFalse(hake.contains("gut"), "it came gutted");
+    assertTrue(codes("hake", State.UNGUTTED).contains("gut"));
+    assertFalse(codes("turbot", State.GUTTED).contains("ribs"));
+    assertFalse(codes("ray", State.GUTTED).contains("skin"), "skinned by its body plan");
+    assertTrue(codes("albacore", State.UNGUTTED).contains("dark-muscle"));
+    assertFalse(codes("hake", State.HEADED_AND_GUTTED).contains("head"));
+  }
+
+  private static List<String> codes(String species, State state) {
+    return Schools.of(CATALOGUE.getSpecies(species), state).stream().map(School::code).toList();
+  }
+
+  @Test
+  public void anAnswerThatDoesNotApplyFallsBackToTheUsualOne() {
+    School ribs = Schools.shipped().stream().filter(s -> s.code().equals("ribs")).findFirst().get();
+    assertEquals(new Choices(Map.of("ribs", "sideways")).in(ribs), ribs.usual());
+    Choices mine = Choices.USUAL.with("ribs", "through");
+    assertEquals(mine.in(ribs).code(), "through");
+    assertEquals(mine.over(Choices.USUAL.with("skin", "off")).bySchool().size(), 2);
+    assertEquals(Choices.USUAL.with("ribs", "over").over(mine).in(ribs).code(), "over");
+    assertThrows(IllegalArgumentException.class, () -> School.Portion.parse("most"));
+    assertThrows(IllegalArgumentException.class, () -> School.Portion.parse("1.5"));
+  }
+
+  // ---- pre-work -------------------------------------------------------------------------------
+
+  private static List<Item> preWork(
+      String species, State state, String kilograms, Choices choices, Map<String, Purpose> fates) {
+    return PreWork.of(
+        new PreWork.Question(
+            CATALOGUE.getSpecies(species),
+            state,
+            2,
+            Mass.ofKilograms(kilograms),
+            choices,
+            fates.entrySet().stream()
+                .map(
+                    e ->
+                        new Fate(
+                            CATALOGUE.findKind(e.getKey()).orElseThrow(),
+                            e.getKey(),
+                            Optional.of(e.getValue())))
+                .toList()));
+  }
+
+  private static boolean says(List<Item> items, String part, Kind kind, String words) {
+    return items.stream()
+        .anyMatch(i -> i.part().equals(part) && i.kind() == kind && i.what().contains(words));
+  }
+
+  @Test
+  public void preWorkFollowsTheFinalUseOfEachPart() {
+    Map<String, Purpose> pot =
+        Map.of(
+            "head",
+            Purpose.POT,
+            "frame",
+            Purpose.POT,
+            "fillet",
+            Purpose.PLATE,
+            "gills",
+            Purpose.COMPOST);
+    List<Item> stock = preWork("hake", State.GUTTED, "2.4", Choices.USUAL, pot);
+    assertTrue(says(stock, "Head", Kind.LEAVE, "No need to scale"), stock.toString());
+    assertTrue(says(stock, "Head", Kind.DO, "Eyes out"));
+    assertTrue(says(stock, "Gills", Kind.DO, "before the night"));
+    assertTrue(says(stock, "Frame", Kind.DO, "spine blood"));
+    assertTrue(says(stock, "Fish", Kind.DO, "Scale it"));
+
+    Map<String, Purpose> curry = Map.of("head", Purpose.SECOND_PLATE, "fillet", Purpose.PLATE);
+    List<Item> eaten =
+        preWork("hake", State.GUTTED, "2.4", Choices.USUAL.with("skin", "off"), curry);
+    assertTrue(says(eaten, "Head", Kind.DO, "Scale it"));
+    assertFalse(says(eaten, "Head", Kind.DO, "Eyes out"));
+    assertTrue(says(eaten, "Fish", Kind.LEAVE, "No need to scale the sides"), eaten.toString());
+    eaten.forEach(item -> assertFalse(item.why().isBlank(), item.what()));
+  }
+
+  @Test
+  public void aRoastKeepsTwoSpinesAndAHeavyFishTwoPeople() {
+    List<Item> roast =
+        preWork(
+            "turbot",
+            State.UNGUTTED,
+            "2.2",
+            Choices.USUAL,
+            Map.of("whole", Purpose.PLATE, "guts", Purpose.COMPOST));
+    assertTrue(says(roast, "Fins", Kind.DO, "first spine of back and anal fin"));
+    assertTrue(says(roast, "Guts", Kind.DO, "Gut it now"));
+    List<Item> later =
+        preWork(
+            "turbot",
+            State.UNGUTTED,
+            "2.2",
+            Choices.USUAL.with("gut", "later"),
+            Map.of("guts", Purpose.COMPOST));
+    assertTrue(says(later, "Guts", Kind.CARE, "cut it today"));
+    List<Item> heavy =
+        preWork("albacore", State.UNGUTTED, "14.2", Choices.USUAL, Map.of("loin", Purpose.PLATE));
+    assertTrue(says(heavy, "Fish", Kind.CARE, "Two people"));
+    assertTrue(says(heavy, "Fish", Kind.CARE, "Back on ice"));
+  }
+
+  @Test
+  public void everyPartOfEveryBodyPlanHasAStepInTheGuide() {
+    CATALOGUE
+        .plans()
+        .forEach(
+            plan ->
+                plan.slots()
+                    .forEach(
+                        slot ->
+                            assertTrue(
+                                Guide.find(plan, slot).isPresent(),
+                                plan.code() + " " + slot.code())));
+    var flat = CATALOGUE.getSpecies("turbot").plan();
+    Guide.Step step = Guide.find(flat, flat.slots().get(5)).orElseThrow();
+    assertTrue(step.where().contains("midline"), "a flatfish has a step of its own");
+  }
+}
