@@ -1,14 +1,34 @@
-// The bench: the live scale, the keys, the news of other tablets.
+// The bench: the live scale, the keys, what was weighed at once on screen, the news of other tablets.
 "use strict";
 (function () {
   const page = document.getElementById("bench-page");
   if (!page) return;
   const lot = page.dataset.lot;
+  const queue = window.MosaicQueue;
   const byId = function (id) { return document.getElementById(id); };
   const sheet = function () { return byId("sheet"); };
   let last = null;
 
-  // the live scale
+  // ---- trays: which one is under the part ------------------------------------------------------
+  const trayKey = "bench-tray";
+  const tray = function () { return sessionStorage.getItem(trayKey) || ""; };
+  const showTray = function () {
+    const chosen = document.querySelector('input[name="tray-choice"][value="' + CSS.escape(tray()) + '"]');
+    const name = chosen && chosen.value ? chosen.dataset.name : "Tray";
+    if (chosen) chosen.checked = true;
+    if (byId("tray-name")) byId("tray-name").textContent = name;
+    if (byId("tray")) byId("tray").value = chosen ? chosen.value : "";
+    byId("trays")?.classList.toggle("chosen", Boolean(chosen && chosen.value));
+  };
+  document.addEventListener("change", function (event) {
+    if (event.target.name !== "tray-choice") return;
+    sessionStorage.setItem(trayKey, event.target.value);
+    showTray();
+    byId("trays").open = false;
+    listen();
+  });
+
+  // ---- the live scale --------------------------------------------------------------------------
   const show = function (reading) {
     last = reading;
     const live = byId("live");
@@ -23,15 +43,16 @@
     const take = byId("take-button");
     if (take) take.disabled = !reading.takeable;
   };
-  const gone = { number: 0, figure: "– – –", unit: "", tare: "", motion: "gone", words: "no connection: the bench tries again", takeable: false };
+  const gone = { number: 0, figure: "– – –", unit: "", tare: "", motion: "gone", words: "no connection: type the weight, it waits here", takeable: false };
 
   let stream = null;
   let heard = 0;
   const listen = function () {
     if (stream) stream.close();
-    stream = new EventSource("/bench/" + lot + "/stream");
+    stream = new EventSource("/bench/" + lot + "/stream" + (tray() ? "?tray=" + encodeURIComponent(tray()) : ""));
     stream.addEventListener("reading", function (event) { heard = Date.now(); show(JSON.parse(event.data)); });
     stream.addEventListener("changed", function () { heard = Date.now(); refresh(); });
+    stream.onopen = function () { queue.flush(); };
     stream.onerror = function () { show(gone); };
   };
   setInterval(function () {
@@ -41,7 +62,198 @@
   listen();
   window.addEventListener("pagehide", function () { stream.close(); });
 
-  // one turn after the other: what was asked for last is what is shown
+  // ---- what is on the board: the server's model, and what it does not know yet ------------------
+  let model = null;
+  let place = null;         // which part of which fish
+  const readModel = function () {
+    model = JSON.parse(byId("bench-model").textContent);
+    place = { fish: Number(sheet().dataset.fish), part: sheet().dataset.part };
+  };
+  const partsNow = function () {
+    const parts = model.parts.map(function (part) { return Object.assign({}, part, { taken: part.taken.slice() }); });
+    queue.overlay(lot).forEach(function (op) {
+      const part = parts.find(function (p) { return p.slot === op.slot; });
+      if (!part) return;
+      part.taken = part.taken.filter(function (t) { return t.id !== op.id && t.id !== (op.takesBack || op.fields.supersedes); });
+      if (!op.takesBack) part.taken.push({ id: op.id, fish: op.fish, text: op.text, waits: true });
+      else if (op.before) part.taken.push(op.before);
+    });
+    return parts;
+  };
+  const takenOf = function (part, fish) {
+    return part.row ? null : part.taken.find(function (t) { return t.fish === fish || t.fish === 0; });
+  };
+  const nextPart = function (parts, fish) {
+    return parts.find(function (part) { return !part.skipped && !part.row && !takenOf(part, fish); });
+  };
+
+  const draw = function () {
+    const parts = partsNow();
+    const chosen = parts.find(function (p) { return p.slot === place.part && !p.skipped; });
+    parts.forEach(function (part) {
+      const row = document.querySelector('.tally tr[data-slot="' + CSS.escape(part.slot) + '"]');
+      if (!row || part.skipped) return;
+      const taken = takenOf(part, place.fish);
+      const pieces = part.row ? part.taken.filter(function (t) { return t.fish === place.fish; }) : [];
+      const waits = taken ? taken.waits : pieces.some(function (t) { return t.waits; });
+      row.className = (taken || pieces.length ? "weighed " : "pending ") + (waits ? "waits " : "") + (part === chosen ? "chosen" : "");
+      if (taken) row.querySelector(".weight").textContent = taken.text;
+      else if (!part.row) row.querySelector(".weight").textContent = part.expected;
+      else if (waits) row.querySelector(".weight").textContent = pieces.length + " taken, last " + pieces[pieces.length - 1].text;
+      const tag = document.querySelector('.fish .tag[data-slot="' + CSS.escape(part.slot) + '"]');
+      if (tag) tag.setAttribute("class", "tag " + (part === chosen ? "next" : taken ? "weighed" : "pending"));
+    });
+    drawNext(parts, chosen);
+  };
+  const drawNext = function (parts, chosen) {
+    const next = byId("next-part");
+    if (!next) return;
+    next.classList.toggle("all", !chosen);
+    const taken = chosen && takenOf(chosen, place.fish);
+    const bits = [];
+    const bit = function (name, text, css) { const e = document.createElement(name); e.textContent = text; if (css) e.className = css; bits.push(e, " "); };
+    if (!chosen) bit("b", "Every part is weighed");
+    else {
+      bit("i", chosen.number);
+      bit("b", chosen.name);
+      if (model.fish > 1) bit("span", place.fish > 0 ? "fish " + place.fish : "all together", "of");
+      if (taken) bit("em", "was " + taken.text, "was");
+      else if (chosen.row) bit("em", "every reading is one", "row-count");
+      else if (chosen.expected && model.fish === 1) bit("em", chosen.expected);
+    }
+    next.replaceChildren.apply(next, bits);
+    const form = byId("take");
+    if (!form || !chosen) return;
+    form.elements.part.value = chosen.slot;
+    form.elements.fish.value = place.fish;
+    form.elements.supersedes.value = taken ? taken.id : "";
+  };
+  const drawWaiting = function () {
+    const count = queue.waiting();
+    const waiting = byId("waiting");
+    if (!waiting) return;
+    const slow = count > 0 && (queue.isAway() || count > 2);
+    waiting.hidden = !slow;
+    waiting.textContent = count === 1 ? "1 weight waits here until the server answers. Go on." : count + " weights wait here until the server answers. Go on.";
+    const stopped = byId("stopped");
+    const refused = queue.refused();
+    stopped.hidden = refused.length === 0;
+    stopped.replaceChildren.apply(stopped, refused.map(function (op) {
+      const line = document.createElement("li");
+      line.textContent = op.name + " " + op.text + " was not stored: " + op.refused + " ";
+      const drop = document.createElement("button");
+      drop.type = "button"; drop.className = "quiet"; drop.textContent = "Drop it";
+      drop.addEventListener("click", function () { queue.forget(op); });
+      line.append(drop);
+      return line;
+    }));
+  };
+
+  const say = function (text) { byId("said").textContent = text; };
+  const complain = function (sentence) {
+    document.querySelector("#sheet .notice.alarm")?.remove();
+    const notice = document.createElement("p");
+    notice.className = "notice alarm";
+    notice.setAttribute("role", "alert");
+    notice.textContent = sentence;
+    document.querySelector(".bench-right .now").after(notice);
+  };
+  const calm = function () { document.querySelector("#sheet .notice.alarm")?.remove(); };
+
+  // ---- taking: on screen at once, to the server behind it ---------------------------------------
+  let lastTake = 0;
+  const take = function (typed) {
+    const form = byId("take");
+    if (!form) return;
+    const parts = partsNow();
+    const part = parts.find(function (p) { return p.slot === form.elements.part.value; });
+    if (!part || Date.now() - lastTake < 250) return;
+    const before = takenOf(part, place.fish);
+    const reason = document.querySelector("#sheet input[name=reason]:checked")?.value || "";
+    if (!typed && !(last && last.takeable)) return;
+    const field = byId("typed");
+    const text = typed ? field.value.trim() : last.figure + " " + last.unit;
+    // what goes to the server at once is judged there; what has to wait must at least be a weight
+    if (typed && queue.isAway() && !/^\d{1,6}([.,]\d{1,3})?\s*(g|kg|oz|lb|lbs)?(\s+\d{1,2}([.,]\d)?\s*oz)?$/i.test(text)) {
+      complain("“" + text + "” is no weight. Write it like 1.318 kg.");
+      return;
+    }
+    if (before && !reason) { complain(part.name + " was weighed before. Say why it is weighed again, then take."); return; }
+    lastTake = Date.now();
+    calm();
+    const id = queue.newId();
+    const op = {
+      id: id, lot: lot, slot: part.slot, name: part.name, fish: place.fish, url: "/bench/" + lot + "/weighings", text: text,
+      fields: {
+        id: id, part: part.slot, fish: place.fish, source: typed ? "typed" : "scale", typed: typed ? text : "",
+        supersedes: before ? before.id : "", reason: reason, tray: tray(),
+      },
+    };
+    if (!typed) {
+      Object.assign(op.fields, { reading: last.number, gross: last.grossMg, tare: last.tareMg, step: last.stepMg });
+      show(Object.assign({}, last, { takeable: false }));
+    } else {
+      field.value = "";
+      byId("typed-echo").replaceChildren();
+      sessionStorage.removeItem("draft:" + field.dataset.draftKey);
+    }
+    queue.add(op);
+    if (!part.row) place.part = nextPart(partsNow(), place.fish)?.slot || "";
+    draw();
+    say(part.name + " " + text);
+  };
+
+  const takeBack = function () {
+    const own = queue.overlay(lot).filter(function (op) { return !op.takesBack; });
+    const undone = queue.overlay(lot).map(function (op) { return op.takesBack; });
+    const waiting = own.filter(function (op) { return !undone.includes(op.id); }).pop();
+    const target = waiting ? waiting.id : undone.includes(model.mine) ? "" : model.mine;
+    if (!target) { complain("There is no weight of yours on this lot to take back."); return; }
+    calm();
+    const part = partsNow().find(function (p) { return p.taken.some(function (t) { return t.id === target; }); });
+    if (!part) return;
+    const before = waiting && waiting.fields.supersedes
+      ? model.parts.find(function (p) { return p.slot === part.slot; }).taken.find(function (t) { return t.id === waiting.fields.supersedes; }) : null;
+    const fish = part.taken.find(function (t) { return t.id === target; }).fish;
+    const id = queue.newId();
+    queue.add({ id: id, lot: lot, slot: part.slot, name: part.name, fish: fish, takesBack: target, before: before, url: "/bench/" + lot + "/back", text: "",
+      fields: { own: id, weighing: target } });
+    if (fish === place.fish) place.part = part.slot;
+    draw();
+    say(part.name + " taken back.");
+  };
+
+  document.addEventListener("submit", function (event) {
+    if (event.target.id === "take") {
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      take(event.submitter ? event.submitter.value === "typed" : false);
+    } else if (event.target.id === "back-form") {
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      takeBack();
+    }
+  }, true);
+
+  const heardFromQueue = function (news) {
+    if (news && news.done) {
+      say(news.said);
+      refresh();
+    } else if (news && news.refused) {
+      const op = news.refused;
+      place.part = op.slot;
+      place.fish = op.fish;
+      complain(news.sentence);
+      const field = byId("typed");
+      if (op.fields.typed && field && !field.value) field.value = op.fields.typed;
+      say(news.sentence);
+      refresh();
+    }
+    draw();
+    drawWaiting();
+  };
+
+  // ---- turns: what was asked for last is what is shown ------------------------------------------
   let turn = 0;
   let waiting = null;
   const hrefOf = function (data) {
@@ -49,6 +261,7 @@
   };
   const load = async function (href, chosenByHand) {
     const mine = ++turn;
+    const began = performance.now();
     clearTimeout(waiting);
     let answer = null;
     try { answer = await fetch(href, { headers: { "HX-Request": "true" } }); } catch (e) { answer = null; }
@@ -58,49 +271,65 @@
       box.innerHTML = await answer.text(); // our own fragment
       if (mine !== turn) return;
       remember();
+      queue.shown(began);
       sheet().replaceWith(box.content.firstElementChild);
       htmx.process(sheet());
       document.dispatchEvent(new Event("htmx:afterSwap"));
-    } else if (chosenByHand) {
+    } else if (chosenByHand && answer && answer.status < 500) {
       location.href = href; // the whole page: it asks to sign in, or says what is wrong
     }
   };
-  document.addEventListener("htmx:beforeRequest", function () { turn++; clearTimeout(waiting); });
+  const choose = function (wanted) {
+    place = { fish: wanted.fish, part: wanted.part };
+    calm();
+    draw();
+    load(hrefOf(place), true);
+  };
+  let requestBegan = 0;
+  document.addEventListener("htmx:beforeRequest", function () { turn++; clearTimeout(waiting); requestBegan = performance.now(); });
 
   // news: another tablet weighed, or this one did
   const refresh = function () {
     clearTimeout(waiting);
     waiting = setTimeout(function () {
       if (document.querySelector(".htmx-request")) refresh();
-      else load(hrefOf(sheet().dataset), false);
-    }, 150);
+      else load(hrefOf(place), false);
+    }, 120);
   };
 
   // what was opened stays open, what was chosen stays chosen
   let open = [];
   let chosen = {};
   let focused = null;
+  let complaint = null;
+  let written = {};
   const remember = function () {
     open = Array.from(document.querySelectorAll("#sheet details[open]"), function (d) { return d.id; });
-    chosen = { part: sheet().dataset.part, reason: document.querySelector("#sheet input[name=reason]:checked")?.value };
+    chosen = { part: place.part, reason: document.querySelector("#sheet input[name=reason]:checked")?.value };
     focused = sheet().contains(document.activeElement) ? document.activeElement.id : null;
+    complaint = document.querySelector("#sheet .notice.alarm")?.textContent;
+    written = { typed: byId("typed")?.value, note: byId("note")?.value };
   };
-  document.addEventListener("htmx:beforeSwap", remember);
+  document.addEventListener("htmx:beforeSwap", function () { remember(); complaint = null; queue.shown(requestBegan); });
   document.addEventListener("htmx:afterSwap", function () {
+    if (!byId("bench-model")) return;
+    readModel();
     open.forEach(function (id) { const details = id && byId(id); if (details) details.open = true; });
-    if (chosen.reason && chosen.part === sheet().dataset.part) {
+    if (chosen.reason && chosen.part === place.part) {
       const again = document.querySelector('#sheet input[name=reason][value="' + chosen.reason + '"]');
       if (again) again.checked = true;
     }
+    if (complaint && !document.querySelector("#sheet .notice.alarm")) complain(complaint);
+    if (written.typed && byId("typed") && !byId("typed").value) byId("typed").value = written.typed;
     if (focused && byId(focused)) byId(focused).focus({ preventScroll: true });
     if (last) show(last);
     const said = sheet().dataset.said || document.querySelector("#sheet .notice.alarm")?.textContent;
-    if (said) byId("said").textContent = said;
-    history.replaceState(null, "", hrefOf(sheet().dataset));
-  });
-  // a reading that was just taken is not offered again before the server says so
-  document.addEventListener("htmx:beforeRequest", function (event) {
-    if (event.target.id === "take" && last) last = Object.assign({}, last, { takeable: false });
+    if (said) say(said);
+    showTray();
+    showGuide();
+    if (queue.overlay(lot).length > 0) draw();
+    drawWaiting();
+    history.replaceState(null, "", hrefOf(place));
   });
 
   // any part is one tap away: on the drawing, in the mosaic, in the list
@@ -110,13 +339,33 @@
     const region = event.target.closest(".fish .region[data-slot], .mosaic .tile[data-slot]");
     if (link) {
       event.preventDefault();
-      load(link.getAttribute("href"), true);
+      const query = new URL(link.href?.baseVal || link.getAttribute("href"), location.href).searchParams;
+      const fish = Number(query.get("fish") || 1);
+      choose({ fish: fish, part: query.get("part") || nextPart(partsNow(), fish)?.slot || "" });
     } else if (region && region.dataset.slot !== "remainder") {
-      load(hrefOf({ fish: sheet().dataset.fish, part: region.dataset.slot }), true);
+      choose({ fish: place.fish, part: region.dataset.slot });
     }
   });
 
-  // keys
+  // ---- the guide: folded away, or open for who learns -------------------------------------------
+  const guideKey = "bench-guide";
+  const showGuide = function () {
+    const guide = byId("guide");
+    const button = byId("guide-open");
+    if (!guide || !button) return;
+    const wanted = localStorage.getItem(guideKey) || (button.dataset.first === "true" ? "open" : "folded");
+    guide.hidden = wanted !== "open";
+    button.setAttribute("aria-expanded", String(wanted === "open"));
+    page.classList.toggle("guided", wanted === "open");
+  };
+  document.addEventListener("click", function (event) {
+    const button = event.target.closest("#guide-open");
+    if (!button) return;
+    localStorage.setItem(guideKey, button.getAttribute("aria-expanded") === "true" ? "folded" : "open");
+    showGuide();
+  });
+
+  // ---- keys ------------------------------------------------------------------------------------
   const step = function (by) {
     const rows = Array.from(document.querySelectorAll(".tally tbody tr:not(.skipped)"));
     const at = rows.findIndex(function (row) { return row.classList.contains("chosen"); });
@@ -126,10 +375,12 @@
   document.addEventListener("keydown", function (event) {
     if (event.target.matches("input:not([type=radio]), select, textarea") || event.altKey || event.ctrlKey || event.metaKey || byId("help").open) return;
     const press = function (id) { event.preventDefault(); byId(id)?.click(); };
-    if (event.key === " " && !event.target.matches("summary, button, a")) press("take-button");
+    if (event.key === " " && !event.target.matches("summary, button, a, input")) press("take-button");
     else if (event.key === "t") { event.preventDefault(); byId("tare-form")?.requestSubmit(); }
     else if (event.key === "z") { event.preventDefault(); byId("back-form")?.requestSubmit(); }
     else if (event.key === "p") press("to-purposes");
+    else if (event.key === "g") press("guide-open");
+    else if (event.key === "n") { event.preventDefault(); if (byId("more")) { byId("more").open = true; byId("note").focus(); } }
     else if (event.key === "w") { event.preventDefault(); byId("typed")?.focus(); }
     else if (event.key === "m") { event.preventDefault(); page.classList.toggle("mosaic-large"); }
     else if (event.key === "ArrowLeft" || event.key === "ArrowRight") { event.preventDefault(); step(event.key === "ArrowLeft" ? -1 : 1); }
@@ -143,4 +394,15 @@
   document.addEventListener("keydown", function (event) {
     if (event.key === "Enter" && event.target.id === "typed") { event.preventDefault(); byId("take-typed").click(); }
   });
+
+  // ---- start -----------------------------------------------------------------------------------
+  readModel();
+  showTray();
+  showGuide();
+  const token = function () {
+    const field = document.querySelector('#sheet input[name="_csrf"]');
+    return field ? { name: field.name, value: field.value } : null;
+  };
+  queue.start(model.person, token, heardFromQueue);
+  if ("serviceWorker" in navigator) navigator.serviceWorker.register("/bench-worker.js", { scope: "/bench/" }).catch(function () { /* without it only an open page works offline */ });
 })();

@@ -56,6 +56,11 @@
     button.addEventListener("click", function () { window.print(); });
   });
 
+  // who signs out leaves no page behind in this browser
+  document.querySelector('form[action$="/sign-out"]')?.addEventListener("submit", function () {
+    if (window.caches) caches.delete("bench-1");
+  });
+
   const offline = document.getElementById("offline");
   const away = function (is) { if (offline) offline.hidden = !is; };
   document.addEventListener("htmx:sendError", function () { away(true); });

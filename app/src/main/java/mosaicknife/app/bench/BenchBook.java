@@ -1,25 +1,24 @@
 package mosaicknife.app.bench;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.bench.WeighingEntity.Place;
 import mosaicknife.app.bench.WeighingEntity.Stamp;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
-import mosaicknife.app.dock.LotReceived;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.PartKind;
-import mosaicknife.core.anatomy.Share;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -69,19 +68,6 @@ public class BenchBook {
   }
 
   /**
-   * Lays out the parts of a new lot by its body plan and the state it came in. They are numbered
-   * anew, because a part that is already off leaves no gap in the keys of the bench.
-   */
-  @EventListener
-  void layOutParts(LotReceived received) {
-    Lot lot = received.lot();
-    List<Share> shares = lot.species().sharesIn(lot.state());
-    for (int i = 0; i < shares.size(); i++) {
-      parts.save(LotPartEntity.planned(lot.id(), shares.get(i).slot(), i + 1));
-    }
-  }
-
-  /**
    * Takes a weight. The same weighing sent again is the same weighing.
    *
    * @param take the wish
@@ -91,16 +77,18 @@ public class BenchBook {
   @PreAuthorize("hasAuthority('WEIGH')")
   public Weighed take(Take take) {
     LotPartEntity part = part(take.lotId(), take.slot());
-    if (weighings.findById(take.id()).isPresent()) {
+    Optional<WeighingEntity> twin = weighings.findById(take.id());
+    if (twin.isPresent()) {
       return new Weighed(part.name(), take.entry().mass());
     }
     Lot lot = openLot(take.lotId());
     checkFish(lot, part, take.fishNo());
     checkMass(lot, part, take);
-    Stamp stamp = new Stamp(current.get().id(), clock.instant());
-    WeighingEntity weighing =
-        WeighingEntity.taken(take.id(), part.id(), take.fishNo(), take.entry(), stamp);
-    Optional<WeighingEntity> last = weighings.findLastLink(part.id(), take.fishNo());
+    Stamp stamp = new Stamp(current.get().id(), moment(take, lot));
+    int piece = part.isInARow() ? weighings.lastPiece(part.id(), take.fishNo()) + 1 : 0;
+    Place place = new Place(part.id(), take.fishNo(), piece);
+    WeighingEntity weighing = WeighingEntity.taken(take.id(), place, take.entry(), stamp);
+    Optional<WeighingEntity> last = weighings.findLastLink(part.id(), take.fishNo(), piece);
     if (last.filter(link -> link.id().equals(take.id())).isPresent()) {
       // its twin was stored between the first look and this one
       return new Weighed(part.name(), take.entry().mass());
@@ -120,6 +108,14 @@ public class BenchBook {
    * @param mass the mass
    */
   public record Weighed(String part, Mass mass) {}
+
+  /** When it was taken: a weight that waited in a browser keeps its moment, if that can be. */
+  private Instant moment(Take take, Lot lot) {
+    Instant now = clock.instant();
+    return take.moment()
+        .filter(at -> !at.isAfter(now) && !at.isBefore(lot.receivedAt()))
+        .orElse(now);
+  }
 
   private void checkFish(Lot lot, LotPartEntity part, int fishNo) {
     if (fishNo < 0 || fishNo > lot.fish()) {
@@ -157,7 +153,7 @@ public class BenchBook {
         Mass.total(
             all.stream()
                 .filter(p -> p.parentId().filter(id -> id == parentId).isPresent())
-                .filter(p -> p.id() != part.id())
+                .filter(p -> p.id() != part.id() || part.isInARow())
                 .map(BenchPart::mass)
                 .toList());
     if (parent.isStarted() && siblings.plus(mass).compareTo(parent.mass()) > 0) {
@@ -201,26 +197,121 @@ public class BenchBook {
    */
   @PreAuthorize("hasAuthority('WEIGH')")
   public String takeBack(long lotId) {
-    openLot(lotId);
-    Stamp stamp = new Stamp(current.get().id(), clock.instant());
     WeighingEntity last =
         weighings
-            .findLastOf(lotId, stamp.person())
+            .findLastOf(lotId, current.get().id())
             .orElseThrow(
                 () -> Refusal.ofInput("There is no weight of yours on this lot to take back."));
+    return takeBack(lotId, UUID.randomUUID(), last.id());
+  }
+
+  /**
+   * Takes back one weight of this person. The same wish sent again is the same.
+   *
+   * @param lotId the lot number
+   * @param id the identifier the sender made for the taking back
+   * @param weighing the weighing to take back
+   * @return the name of the part
+   * @throws Refusal if it is not there, is another's, or was changed since
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String takeBack(long lotId, UUID id, UUID weighing) {
+    openLot(lotId);
+    WeighingEntity last =
+        weighings
+            .findById(weighing)
+            .orElseThrow(() -> Refusal.ofInput("That weight is not there to take back."));
+    String name = partName(lotId, last.partId());
+    if (weighings.findById(id).isPresent()) {
+      return name;
+    }
+    Stamp stamp = new Stamp(current.get().id(), clock.instant());
+    if (last.takenBy() != stamp.person()) {
+      throw Refusal.ofInput("Somebody else took that weight. Weigh the part again to correct it.");
+    }
+    boolean stands =
+        weighings
+            .findLastLink(last.partId(), last.fishNo(), last.pieceNo())
+            .filter(link -> link.id().equals(weighing))
+            .isPresent();
+    if (!stands || last.isTakenBack()) {
+      throw Refusal.ofStale("%s was changed since. Look at it again.".formatted(name));
+    }
     Optional<WeighingEntity> before =
         last.supersedes().flatMap(weighings::findById).filter(w -> !w.isTakenBack());
-    UUID id = UUID.randomUUID();
     weighings.saveAndFlush(
         before
             .map(w -> WeighingEntity.restoring(id, last, w, stamp))
             .orElseGet(() -> WeighingEntity.takingBack(id, last, stamp)));
     events.publishEvent(new LotChanged(lotId));
+    return name;
+  }
+
+  private String partName(long lotId, long partId) {
     return parts.findByLotIdInOrderByNumber(List.of(lotId)).stream()
-        .filter(part -> part.id() == last.partId())
+        .filter(part -> part.id() == partId)
         .map(LotPartEntity::name)
         .findFirst()
-        .orElseThrow();
+        .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+  }
+
+  /**
+   * Corrects a weighing by what the search for gross errors found.
+   *
+   * @param lotId the lot number
+   * @param id the identifier the sender made for the correction
+   * @param weighing the weighing at fault
+   * @param right what it should read
+   * @param reason what was wrong
+   * @throws Refusal if it was changed meanwhile
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public void mend(long lotId, UUID id, UUID weighing, Mass right, String reason) {
+    openLot(lotId);
+    if (weighings.findById(id).isPresent()) {
+      return;
+    }
+    WeighingEntity wrong =
+        weighings
+            .findById(weighing)
+            .orElseThrow(() -> Refusal.ofStale("That weight is gone. Look at the tally again."));
+    partName(lotId, wrong.partId());
+    Stamp stamp = new Stamp(current.get().id(), clock.instant());
+    weighings.saveAndFlush(WeighingEntity.mending(id, wrong, right, reason, stamp));
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  /**
+   * Starts a row of portions cut from a part: every reading is one portion.
+   *
+   * @param lotId the lot number
+   * @param slot the part they are cut from
+   * @return the slot of the portions
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String startRow(long lotId, String slot) {
+    openLot(lotId);
+    LotPartEntity from = part(lotId, slot);
+    if (from.isInARow()) {
+      return from.slot();
+    }
+    PartKind kind =
+        catalogue
+            .findKind("portion")
+            .orElseThrow(() -> new IllegalStateException("Bug: no part kind portion"));
+    LotPartEntity row = LotPartEntity.inARow(from, kind, nextNumber(lotId));
+    Optional<LotPartEntity> already = parts.findByLotIdAndSlot(lotId, row.slot());
+    String started = already.orElseGet(() -> parts.saveAndFlush(row)).slot();
+    events.publishEvent(new LotChanged(lotId));
+    return started;
+  }
+
+  private int nextNumber(long lotId) {
+    List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
+    if (all.size() >= MOST_PARTS) {
+      throw Refusal.ofInput("A lot has at most %d parts.".formatted(MOST_PARTS));
+    }
+    return all.stream().mapToInt(LotPartEntity::number).max().orElse(0) + 1;
   }
 
   /**
@@ -239,13 +330,9 @@ public class BenchBook {
         catalogue
             .findKind(kindCode)
             .orElseThrow(() -> Refusal.ofField("kind", "Which part is it? Choose one."));
-    int count = parts.countByLotId(lotId);
-    if (count >= MOST_PARTS) {
-      throw Refusal.ofInput("A lot has at most %d parts.".formatted(MOST_PARTS));
-    }
     List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
     Long parent = parentSlot.isBlank() ? null : part(lotId, parentSlot).id();
-    int number = all.stream().mapToInt(LotPartEntity::number).max().orElse(0) + 1;
+    int number = nextNumber(lotId);
     long same = all.stream().filter(p -> p.kind().equals(kind.code())).count();
     String name = same == 0 ? kind.name() : kind.name() + " " + (same + 1);
     String slot = parts.saveAndFlush(LotPartEntity.added(lotId, kind, number, name, parent)).slot();

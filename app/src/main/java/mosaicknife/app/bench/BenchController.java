@@ -2,18 +2,27 @@ package mosaicknife.app.bench;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.function.Supplier;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
 import mosaicknife.app.bench.BenchBook.Weighed;
 import mosaicknife.app.bench.BenchPages.Place;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseTray;
+import mosaicknife.app.house.TrayBook;
+import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.scale.ScaleReading;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,23 +47,35 @@ class BenchController {
   private final BenchPages pages;
   private final BenchBook book;
   private final BenchStream stream;
+  private final TallyBook tallies;
+  private final NoteBook notes;
+  private final TrayBook trays;
   private final LotBook lots;
   private final Scale scale;
   private final HouseBook houses;
+  private final CurrentPerson person;
 
   BenchController(
       BenchPages pages,
       BenchBook book,
       BenchStream stream,
+      TallyBook tallies,
+      NoteBook notes,
+      TrayBook trays,
       LotBook lots,
       Scale scale,
-      HouseBook houses) {
+      HouseBook houses,
+      CurrentPerson person) {
     this.pages = pages;
     this.book = book;
     this.stream = stream;
+    this.tallies = tallies;
+    this.notes = notes;
+    this.trays = trays;
     this.lots = lots;
     this.scale = scale;
     this.houses = houses;
+    this.person = person;
   }
 
   @GetMapping("/bench/{id}")
@@ -66,13 +87,20 @@ class BenchController {
       HttpServletResponse response,
       Model model) {
     pages.fill(model, new Place(id, part, fish));
+    if (htmx == null && person.may(Permission.WEIGH)) {
+      SentTwice.survive(
+          () -> {
+            notes.begin(id);
+            return id;
+          });
+    }
     response.addHeader("Vary", "HX-Request");
     return htmx == null ? "bench/bench" : "bench/bench :: sheet";
   }
 
   @GetMapping(path = "/bench/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-  SseEmitter stream(@PathVariable long id) {
-    return stream.open(lots.get(id).id());
+  SseEmitter stream(@PathVariable long id, @RequestParam Optional<Long> tray) {
+    return stream.open(lots.get(id).id(), tray.flatMap(trays::find));
   }
 
   @PostMapping("/bench/{id}/weighings")
@@ -80,11 +108,45 @@ class BenchController {
     return change(
         answer.at(id, Optional.of(form.slot()), form.fishNo()),
         () -> {
-          Take take = form.toTake(id, entry(form));
-          Weighed weighed = form.isTyped() ? stored(take) : claimed(take);
-          return "%s %s taken."
-              .formatted(weighed.part(), houses.house().formats().mass(weighed.mass()));
+          String said = take(id, form);
+          answer.keepRow(form.slot());
+          return said;
         });
+  }
+
+  /** The same for the script of the bench, which shows the weight by itself. */
+  @PostMapping(path = "/bench/{id}/weighings", produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<Said> takeQuietly(@PathVariable long id, @ModelAttribute WeighForm form) {
+    return quietly(() -> take(id, form));
+  }
+
+  private String take(long id, WeighForm form) {
+    Take take = form.toTake(id, entry(form));
+    boolean live = !form.isTyped() && !form.isLate();
+    Weighed weighed = live ? claimed(take) : stored(take);
+    return "%s %s taken.".formatted(weighed.part(), formats().mass(weighed.mass()));
+  }
+
+  /**
+   * What was done, or why not.
+   *
+   * @param said what to say; empty if it was refused
+   * @param sentence why it was refused; empty if it was done
+   */
+  record Said(String said, String sentence) {}
+
+  private static ResponseEntity<Said> quietly(Supplier<String> work) {
+    try {
+      return ResponseEntity.ok(new Said(work.get(), ""));
+    } catch (Refusal refusal) {
+      return ResponseEntity.status(status(refusal)).body(new Said("", refusal.getMessage()));
+    } catch (QuantityFormatException problem) {
+      return ResponseEntity.status(UNPROCESSABLE).body(new Said("", problem.getMessage()));
+    }
+  }
+
+  private static int status(Refusal refusal) {
+    return refusal.kind() == Refusal.Kind.STALE ? CONFLICT : UNPROCESSABLE;
   }
 
   private Weighed stored(Take take) {
@@ -105,16 +167,18 @@ class BenchController {
   }
 
   private Entry entry(WeighForm form) {
+    Optional<HouseTray> tray = Optional.ofNullable(form.tray()).flatMap(trays::find);
     if (form.isTyped()) {
-      return Entry.of(MassText.parse(form.typed(), formats().system().large()));
+      return Entry.of(MassText.parse(form.typed(), formats().system().large()), tray);
     }
-    return scale
-        .find(form.reading() == null ? 0 : form.reading())
-        .map(Entry::of)
-        .orElseThrow(
+    Optional<ScaleReading> reading =
+        form.isLate() ? form.seen() : scale.find(form.reading() == null ? 0 : form.reading());
+    return Entry.of(
+        reading.orElseThrow(
             () ->
                 Refusal.ofInput(
-                    "That reading is gone. Wait for “steady” and take again, or type the weight."));
+                    "That reading is gone. Wait for “steady” and take again, or type the weight.")),
+        tray);
   }
 
   @PostMapping("/bench/{id}/back")
@@ -126,6 +190,70 @@ class BenchController {
           String part = book.takeBack(id) + " taken back.";
           scale.release();
           return part;
+        });
+  }
+
+  @PostMapping(path = "/bench/{id}/back", produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<Said> takeBackQuietly(
+      @PathVariable long id, @RequestParam UUID own, @RequestParam UUID weighing) {
+    return quietly(
+        () -> {
+          String said = SentTwice.survive(() -> book.takeBack(id, own, weighing)) + " taken back.";
+          scale.release();
+          return said;
+        });
+  }
+
+  @PostMapping("/bench/{id}/mend")
+  String mend(
+      @PathVariable long id,
+      @RequestParam String own,
+      @RequestParam String line,
+      @RequestParam Cause cause,
+      @RequestParam(defaultValue = "1") int fish,
+      Answer answer) {
+    return change(
+        answer.at(id, Optional.empty(), fish),
+        () -> {
+          Optional<String> next =
+              SentTwice.survive(() -> tallies.mend(id, ClientIds.of(own), line, cause));
+          next.ifPresent(answer::select);
+          return next.isPresent() ? "Put it on the scale." : "Mended. The old figure is kept.";
+        });
+  }
+
+  @PostMapping("/bench/{id}/row")
+  String row(
+      @PathVariable long id,
+      @RequestParam String part,
+      @RequestParam(defaultValue = "1") int fish,
+      Answer answer) {
+    return change(
+        answer.at(id, Optional.of(part), fish),
+        () -> {
+          answer.select(SentTwice.survive(() -> book.startRow(id, part)));
+          return "Every reading is one portion now.";
+        });
+  }
+
+  @PostMapping("/bench/{id}/notes")
+  String note(
+      @PathVariable long id,
+      @RequestParam String own,
+      @RequestParam(defaultValue = "") String part,
+      @RequestParam(defaultValue = "") String note,
+      @RequestParam(defaultValue = "1") int fish,
+      Answer answer) {
+    return change(
+        answer.at(id, Optional.of(part), fish),
+        () -> {
+          SentTwice.survive(
+              () -> {
+                notes.write(ClientIds.of(own), id, part, note);
+                return id;
+              });
+          answer.keepPart();
+          return "Noted.";
         });
   }
 
@@ -202,8 +330,7 @@ class BenchController {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
       }
-      boolean stale = refusal.kind() == Refusal.Kind.STALE;
-      return answer.refused(stale ? CONFLICT : UNPROCESSABLE, refusal.getMessage());
+      return answer.refused(status(refusal), refusal.getMessage());
     } catch (QuantityFormatException problem) {
       return answer.refused(UNPROCESSABLE, problem.getMessage());
     }
@@ -253,6 +380,11 @@ class BenchController {
 
     private void select(String part) {
       selected = Optional.of(part);
+    }
+
+    /** The next reading is the next piece of a row. */
+    private void keepRow(String part) {
+      selected = part.startsWith("portion-of-") ? Optional.of(part) : Optional.empty();
     }
 
     private void keepPart() {

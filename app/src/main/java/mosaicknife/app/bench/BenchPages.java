@@ -1,39 +1,78 @@
 package mosaicknife.app.bench;
 
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
+import mosaicknife.app.account.Person;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.device.StandInPanel;
 import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseTray;
+import mosaicknife.app.house.TrayBook;
 import mosaicknife.app.picture.FishPicture;
 import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.breakdown.Node;
+import mosaicknife.core.breakdown.Reconciliation;
+import mosaicknife.core.breakdown.ScaleError;
+import mosaicknife.core.craft.Pace;
+import mosaicknife.core.plan.CutPlan.Planned;
+import mosaicknife.core.plan.Guide;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Fills the model of the bench page and of its sheet. */
 @Component
 class BenchPages {
 
   private final BenchSheets sheets;
+  private final TallyBook tallies;
+  private final NoteBook notes;
+  private final Shift shift;
+  private final TrayBook trays;
+  private final WeighingRepository weighings;
+  private final CurrentPerson current;
   private final HouseBook houses;
   private final Scale scale;
   private final StandInPanel hands;
   private final CatalogueBook catalogue;
+  private final JsonMapper json;
 
   BenchPages(
       BenchSheets sheets,
+      TallyBook tallies,
+      NoteBook notes,
+      Shift shift,
+      TrayBook trays,
+      WeighingRepository weighings,
+      CurrentPerson current,
       HouseBook houses,
       Scale scale,
       StandInPanel hands,
-      CatalogueBook catalogue) {
+      CatalogueBook catalogue,
+      JsonMapper json) {
     this.sheets = sheets;
+    this.tallies = tallies;
+    this.notes = notes;
+    this.shift = shift;
+    this.trays = trays;
+    this.weighings = weighings;
+    this.current = current;
     this.houses = houses;
     this.scale = scale;
     this.hands = hands;
     this.catalogue = catalogue;
+    this.json = json;
   }
 
   /** Which part of which fish the bench works on. */
@@ -41,18 +80,117 @@ class BenchPages {
 
   void fill(Model model, Place place) {
     Formats formats = houses.house().formats();
+    Person person = current.get();
     BenchSheet sheet = sheets.get(place.lotId());
     int fish = sheet.lot().fish() == 1 ? 1 : Math.min(place.fish(), sheet.lot().fish());
     BenchView view = BenchView.of(sheet, place.part(), Math.max(0, fish), formats);
+    List<HouseTray> ofHouse = trays.trays();
+    Optional<Finding> finding = TallyCheck.of(sheet, ofHouse);
+    boolean alarm = finding.filter(Finding::isAlarm).isPresent();
     model.addAttribute("bench", view);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
-    model.addAttribute("scale", ScaleView.of(scale, formats));
+    model.addAttribute("scale", ScaleView.of(scale, Optional.empty(), formats));
     model.addAttribute("standIn", hands.isThere());
+    model.addAttribute("trays", ofHouse);
     model.addAttribute("tray", formats.mass(StandInPanel.TRAY));
     model.addAttribute("kinds", catalogue.now().kinds());
     model.addAttribute("mosaic", sheet.mosaic(Size.BENCH, formats));
     model.addAttribute("drawing", drawing(view, formats));
+    model.addAttribute("suspicions", Suspicion.of(sheet, finding, formats));
+    model.addAttribute(
+        "opinions",
+        alarm
+            ? List.of()
+            : Opinions.of(
+                sheet,
+                view.fishNo(),
+                current.may(Permission.SEE_COSTS),
+                shift.drift(sheet),
+                formats));
+    model.addAttribute("step", view.selected().flatMap(part -> guide(sheet, part)).orElse(null));
+    model.addAttribute("learner", !current.may(Permission.DECIDE_PURPOSE));
+    model.addAttribute("notes", notes.of(place.lotId()));
+    model.addAttribute("pace", pace(sheet));
+    model.addAttribute("adjusted", adjusted(sheet, formats));
+    Optional<UUID> mine = weighings.findLastOf(place.lotId(), person.id()).map(WeighingEntity::id);
+    model.addAttribute(
+        "benchModel",
+        // inside a script element, where only the end of one could end it early
+        json.writeValueAsString(BenchModel.of(sheet, person.id(), mine, formats))
+            .replace("<", "\\u003c"));
+  }
+
+  private static Optional<Guide.Step> guide(BenchSheet sheet, BenchPart part) {
+    return sheet.plan().parts().stream()
+        .map(Planned::slot)
+        .filter(slot -> slot.code().equals(part.slot()))
+        .findFirst()
+        .flatMap(slot -> Guide.find(sheet.lot().species().plan(), slot));
+  }
+
+  /** Minutes in words, for the foot of the tally. */
+  record PaceView(String total, List<String> lines) {}
+
+  private PaceView pace(BenchSheet sheet) {
+    List<Pace.Stroke> strokes =
+        sheet.parts().stream()
+            .flatMap(
+                part ->
+                    part.taken().stream()
+                        .filter(taken -> !taken.corrected())
+                        .map(t -> new Pace.Stroke(part.name(), t.fishNo(), t.at())))
+            .toList();
+    Pace pace = Pace.of(strokes, notes.begun(sheet.lot().id()));
+    if (strokes.isEmpty()) {
+      return new PaceView("", List.of());
+    }
+    List<String> lines = new ArrayList<>();
+    if (sheet.lot().fish() > 1) {
+      pace.byFish()
+          .forEach(
+              (fish, took) ->
+                  lines.add((fish == 0 ? "All together " : "Fish " + fish + " ") + minutes(took)));
+    }
+    pace.byPart().forEach((part, took) -> lines.add(part + " " + minutes(took)));
+    if (pace.pauses() > 0) {
+      lines.add(pace.pauses() == 1 ? "one pause left out" : pace.pauses() + " pauses left out");
+    }
+    return new PaceView((pace.isEstimated() ? "≈ " : "") + minutes(pace.total()), lines);
+  }
+
+  private static String minutes(Duration duration) {
+    return duration.compareTo(Duration.ofMinutes(1)) < 0
+        ? duration.toSeconds() + " s"
+        : "%d:%02d min".formatted(duration.toMinutes(), duration.toSecondsPart());
+  }
+
+  /** One figure as measured and as adjusted. */
+  record AdjustedRow(String name, String measured, String adjusted) {}
+
+  /** Measured against adjusted, once every part is weighed. */
+  private static List<AdjustedRow> adjusted(BenchSheet sheet, Formats formats) {
+    List<Node> parts = sheet.breakdown().parts();
+    if (parts.isEmpty() || sheet.balance().outstanding().isPositive()) {
+      return List.of();
+    }
+    Reconciliation adjusted =
+        Reconciliation.of(
+            sheet.lot().purchased(),
+            parts.stream().map(Node::mass).toList(),
+            LossNorm.STARTING,
+            ScaleError.BENCH);
+    List<AdjustedRow> rows = new ArrayList<>();
+    rows.add(row("Fish", adjusted.whole(), formats));
+    for (int i = 0; i < parts.size(); i++) {
+      rows.add(row(parts.get(i).name(), adjusted.parts().get(i), formats));
+    }
+    rows.add(row("Drip and scales, by the norm", adjusted.loss(), formats));
+    return rows;
+  }
+
+  private static AdjustedRow row(String name, Reconciliation.Adjusted figure, Formats formats) {
+    return new AdjustedRow(name, formats.mass(figure.before()), formats.about(figure.after()));
   }
 
   private static FishPicture drawing(BenchView view, Formats formats) {

@@ -18,11 +18,14 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param parentId the part it is cut from, if not the whole fish
  * @param planned whether the body plan has it, or somebody added it
  * @param skipped whether it is not taken off this time
+ * @param inARow whether every reading is a piece of its own
+ * @param venueId the venue it goes to, if that was decided
  * @param purpose what it is for
  * @param becomes what becomes of it, possibly empty
  * @param value what the house would pay for it
  * @param held where it is kept
  * @param expected what it should weigh by the norm; empty if there is none
+ * @param spread the standard deviation of that between fish; zero without norm
  * @param outstanding what is still to be weighed of it by the norm; zero if nothing is
  * @param taken the weighings that stand
  * @param version counts changes of its purpose, so that a stale page is noticed
@@ -36,14 +39,36 @@ public record BenchPart(
     Optional<Long> parentId,
     boolean planned,
     boolean skipped,
+    boolean inARow,
+    Optional<Long> venueId,
     Optional<Purpose> purpose,
     String becomes,
     Optional<UnitPrice> value,
     Optional<Held> held,
     Optional<Mass> expected,
+    Mass spread,
     Mass outstanding,
     List<Taken> taken,
     int version) {
+
+  private static final double SIZES = 0.2;
+
+  /**
+   * Returns how much one weighing of it may differ by the norm. Fish of one lot differ in size too,
+   * by a fifth where each was not weighed.
+   *
+   * @param fish how many fish the lot has
+   * @param one whether the weighing is of one fish out of several
+   * @return the standard deviation; zero without norm
+   */
+  Mass spreadOf(int fish, boolean one) {
+    if (!one || expected.isEmpty()) {
+      return spread;
+    }
+    double mean = expected.get().milligrams() / (double) fish;
+    double own = spread.milligrams() / (double) fish;
+    return Mass.ofMilligrams(Math.round(Math.hypot(own, SIZES * mean)));
+  }
 
   /**
    * Returns what was weighed of it.
@@ -74,12 +99,34 @@ public record BenchPart(
   }
 
   /**
+   * Returns how many pieces of a row come from a fish.
+   *
+   * @param fishNo the fish, or 0 for all together
+   * @return the count
+   */
+  long pieces(int fishNo) {
+    return taken.stream().filter(t -> t.fishNo() == fishNo).count();
+  }
+
+  /**
+   * Returns what the pieces of a row weigh together.
+   *
+   * @param fishNo the fish, or 0 for all together
+   * @return the mass; empty before the first piece
+   */
+  Optional<Mass> rowOf(int fishNo) {
+    List<Mass> pieces = taken.stream().filter(t -> t.fishNo() == fishNo).map(Taken::mass).toList();
+    return pieces.isEmpty() ? Optional.empty() : Optional.of(Mass.total(pieces));
+  }
+
+  /**
    * Returns whether every fish of the lot was weighed.
    *
    * @param fish how many fish the lot has
    * @return true if weighed for all together or for each
    */
   public boolean isDone(int fish) {
-    return taken.stream().anyMatch(t -> t.fishNo() == 0) || taken.size() >= fish;
+    return taken.stream().anyMatch(t -> t.fishNo() == 0)
+        || taken.stream().mapToInt(Taken::fishNo).distinct().count() >= fish;
   }
 }

@@ -4,30 +4,37 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.picture.MosaicPicture;
 import mosaicknife.app.picture.MosaicPicture.PartLabel;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.FishTiles;
 import mosaicknife.core.breakdown.Node;
+import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**
  * Everything the stations need to know of one lot.
  *
  * @param lot the lot
+ * @param plan what it is to become
  * @param parts its parts in cutting order
  * @param breakdown the tree of what was weighed
  * @param balance whether it adds up
  * @param tiles how the fish is filled
  */
 public record BenchSheet(
-    Lot lot, List<BenchPart> parts, Breakdown breakdown, Balance balance, FishTiles tiles) {
+    Lot lot,
+    CutPlan plan,
+    List<BenchPart> parts,
+    Breakdown breakdown,
+    Balance balance,
+    FishTiles tiles) {
 
   /**
    * Returns the parts that are to be weighed or were.
@@ -38,13 +45,18 @@ public record BenchSheet(
     return parts.stream().filter(part -> !part.skipped()).toList();
   }
 
+  /** A row of pieces has no last one, so it is not counted among the weights to take. */
+  private Stream<BenchPart> countedParts() {
+    return expectedParts().stream().filter(part -> !part.inARow());
+  }
+
   /**
    * Returns how many weights are taken: a part weighed for all fish together counts for each.
    *
    * @return the count, up to {@link #weights}
    */
   public long weightsTaken() {
-    return expectedParts().stream()
+    return countedParts()
         .mapToLong(part -> part.isDone(lot.fish()) ? lot.fish() : part.taken().size())
         .sum();
   }
@@ -55,7 +67,7 @@ public record BenchSheet(
    * @return parts times fish
    */
   public long weights() {
-    return (long) expectedParts().size() * lot.fish();
+    return countedParts().count() * lot.fish();
   }
 
   /**
@@ -74,17 +86,45 @@ public record BenchSheet(
    * @return the part; empty when all are weighed
    */
   public Optional<BenchPart> next(int fishNo) {
-    return expectedParts().stream().filter(part -> part.find(fishNo).isEmpty()).findFirst();
+    return expectedParts().stream()
+        .filter(part -> !part.inARow() && part.find(fishNo).isEmpty())
+        .findFirst();
   }
 
   /**
-   * Returns the purpose the body plan proposes for a part.
+   * Returns the purpose the cut plan proposes for a part.
    *
    * @param part the part
    * @return the purpose; empty for a part that the plan does not foresee
    */
   public Optional<Purpose> usualPurpose(BenchPart part) {
-    return lot.species().plan().findSlot(part.slot()).map(PartSlot::usual);
+    return plan.parts().stream()
+        .filter(planned -> planned.slot().code().equals(part.slot()))
+        .map(CutPlan.Planned::purpose)
+        .findFirst();
+  }
+
+  /**
+   * Finds the part another was cut from.
+   *
+   * @param part the part
+   * @return its parent; empty for what is cut from the whole fish
+   */
+  public Optional<BenchPart> parentOf(BenchPart part) {
+    return part.parentId()
+        .flatMap(id -> parts.stream().filter(other -> other.id() == id).findFirst());
+  }
+
+  /**
+   * Finds the part a weighing is of.
+   *
+   * @param weighing the identifier of a weighing that stands
+   * @return the part, or empty
+   */
+  public Optional<BenchPart> partWeighedBy(String weighing) {
+    return parts.stream()
+        .filter(part -> part.taken().stream().anyMatch(t -> t.id().toString().equals(weighing)))
+        .findFirst();
   }
 
   /**

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.PeopleBook;
@@ -14,13 +15,14 @@ import mosaicknife.app.dock.LotBook;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
-import mosaicknife.core.breakdown.Expectation;
 import mosaicknife.core.breakdown.FishTiles;
 import mosaicknife.core.breakdown.FishTiles.PartSoFar;
 import mosaicknife.core.breakdown.Knowledge;
 import mosaicknife.core.breakdown.LossNorm;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.ScaleError;
+import mosaicknife.core.plan.Choices;
+import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.stereotype.Service;
@@ -36,18 +38,24 @@ public class BenchSheets {
   private final WeighingRepository weighings;
   private final PeopleBook people;
   private final CatalogueBook catalogue;
+  private final SchoolBook schools;
+  private final PartLayout layout;
 
   BenchSheets(
       LotBook lots,
       LotPartRepository parts,
       WeighingRepository weighings,
       PeopleBook people,
-      CatalogueBook catalogue) {
+      CatalogueBook catalogue,
+      SchoolBook schools,
+      PartLayout layout) {
     this.lots = lots;
     this.parts = parts;
     this.weighings = weighings;
     this.people = people;
     this.catalogue = catalogue;
+    this.schools = schools;
+    this.layout = layout;
   }
 
   /**
@@ -100,14 +108,23 @@ public class BenchSheets {
                     WeighingEntity::partId,
                     Collectors.mapping(
                         w -> w.toTaken(names.get(w.takenBy())), Collectors.toList())));
+    Map<Long, Choices> choices = schools.of(ids);
     return wanted.stream()
-        .map(lot -> sheet(lot, partsOf.getOrDefault(lot.id(), List.of()), takenOf))
+        .map(
+            lot ->
+                sheet(
+                    lot,
+                    layout.plan(lot, choices.getOrDefault(lot.id(), Choices.USUAL)),
+                    partsOf.getOrDefault(lot.id(), List.of()),
+                    takenOf))
         .toList();
   }
 
-  private BenchSheet sheet(Lot lot, List<LotPartEntity> rows, Map<Long, List<Taken>> takenOf) {
-    Expectation expectation =
-        Expectation.of(lot.species(), lot.state(), lot.purchased(), LossNorm.STARTING);
+  private BenchSheet sheet(
+      Lot lot, CutPlan plan, List<LotPartEntity> rows, Map<Long, List<Taken>> takenOf) {
+    Map<String, CutPlan.Planned> expectation =
+        plan.parts().stream()
+            .collect(Collectors.toMap(part -> part.slot().code(), Function.identity()));
     List<BenchPart> benchParts =
         rows.stream()
             .map(row -> part(lot, row, takenOf.getOrDefault(row.id(), List.of()), expectation))
@@ -116,11 +133,14 @@ public class BenchSheets {
         new Breakdown(lot.state(), lot.purchased(), lot.fish(), nodes(lot, benchParts));
     Mass outstanding = Mass.total(benchParts.stream().map(BenchPart::outstanding).toList());
     Balance balance = Balance.of(breakdown, outstanding, LossNorm.STARTING, ScaleError.BENCH);
-    return new BenchSheet(lot, benchParts, breakdown, balance, tiles(lot, benchParts, breakdown));
+    return new BenchSheet(
+        lot, plan, benchParts, breakdown, balance, tiles(lot, benchParts, breakdown));
   }
 
-  private BenchPart part(Lot lot, LotPartEntity row, List<Taken> taken, Expectation expectation) {
-    Optional<Mass> expected = expectation.find(row.slot()).map(Expectation.Expected::mass);
+  private BenchPart part(
+      Lot lot, LotPartEntity row, List<Taken> taken, Map<String, CutPlan.Planned> expectation) {
+    Optional<CutPlan.Planned> planned = Optional.ofNullable(expectation.get(row.slot()));
+    Optional<Mass> expected = planned.map(CutPlan.Planned::mass);
     boolean pooled = taken.stream().anyMatch(t -> t.fishNo() == 0);
     int missing = pooled || row.isSkipped() ? 0 : Math.max(0, lot.fish() - taken.size());
     Mass outstanding =
@@ -137,11 +157,14 @@ public class BenchSheets {
         row.parentId(),
         row.isPlanned(),
         row.isSkipped(),
+        row.isInARow(),
+        row.venueId(),
         row.purpose(),
         row.becomes(),
         row.value(lot.price().perKilogram().currency()),
         row.held(),
         expected,
+        planned.map(CutPlan.Planned::spread).orElse(Mass.ZERO),
         outstanding,
         taken,
         row.version());
@@ -174,7 +197,29 @@ public class BenchSheets {
     if (!pieces.isEmpty()) {
       return List.of(new Node.Cut(part.slot(), part.name(), part.kind(), part.mass(), pieces));
     }
-    return part.taken().stream().map(taken -> leaf(lot, part, taken)).toList();
+    return part.inARow()
+        ? rowOf(lot, part)
+        : part.taken().stream().map(taken -> leaf(lot, part, taken)).toList();
+  }
+
+  /** The pieces of a row that come from one fish are one leaf of so many pieces. */
+  private static List<Node> rowOf(Lot lot, BenchPart part) {
+    Map<Integer, List<Taken>> byFish =
+        part.taken().stream()
+            .collect(Collectors.groupingBy(Taken::fishNo, TreeMap::new, Collectors.toList()));
+    List<Node> leaves = new ArrayList<>();
+    byFish.forEach(
+        (fishNo, pieces) ->
+            leaves.add(
+                new Node.Leaf(
+                    LeafIds.of(part.slot(), fishNo, lot.fish()),
+                    lot.fish() > 1 && fishNo > 0 ? part.name() + ", fish " + fishNo : part.name(),
+                    part.kind(),
+                    Mass.total(pieces.stream().map(Taken::mass).toList()),
+                    Knowledge.MEASURED,
+                    part.purpose(),
+                    pieces.size())));
+    return leaves;
   }
 
   private static Node leaf(Lot lot, BenchPart part, Taken taken) {

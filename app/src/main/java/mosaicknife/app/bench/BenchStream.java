@@ -2,6 +2,7 @@ package mosaicknife.app.bench;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -11,14 +12,13 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.shared.Formats;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.event.TransactionPhase;
-import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -33,7 +33,7 @@ class BenchStream implements SmartLifecycle {
   private static final Logger LOG = LoggerFactory.getLogger(BenchStream.class);
   private static final int TICK_MILLIS = 60;
   private static final int TICKS_PER_SIGN_OF_LIFE = 16;
-  private static final int SENDERS = 4;
+  private static final int SENDERS = 6;
 
   private final Scale scale;
   private final HouseBook houses;
@@ -41,7 +41,8 @@ class BenchStream implements SmartLifecycle {
   private final ScheduledExecutorService ticker = Executors.newSingleThreadScheduledExecutor();
   private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS);
   private Future<?> ticking;
-  private Formats formats;
+  private final AtomicBoolean reading = new AtomicBoolean();
+  private volatile Formats formats;
   private long ticks;
 
   BenchStream(Scale scale, HouseBook houses) {
@@ -50,21 +51,28 @@ class BenchStream implements SmartLifecycle {
   }
 
   /** Opens the stream of one bench. */
-  SseEmitter open(long lotId) {
+  SseEmitter open(long lotId, Optional<HouseTray> tray) {
+    if (formats == null) {
+      formats = houses.house().formats();
+    }
     SseEmitter emitter = new SseEmitter(0L);
-    Listener listener = new Listener(lotId, emitter);
+    Listener listener = new Listener(lotId, tray, emitter);
     emitter.onCompletion(() -> listeners.remove(listener));
     emitter.onError(e -> listeners.remove(listener));
     listeners.add(listener);
     return emitter;
   }
 
-  /** Tells every bench of the lot, once the change is stored. */
-  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
-  void changed(LotChanged change) {
+  /** Tells every bench of a lot that it changed, here or on another instance. */
+  void changed(long lotId) {
     listeners.stream()
-        .filter(listener -> listener.lotId == change.lotId())
+        .filter(listener -> listener.lotId == lotId)
         .forEach(listener -> senders.execute(() -> listener.send("changed", "{}")));
+  }
+
+  /** Tells every bench to read its lot again: news may have been lost. */
+  void allChanged() {
+    listeners.forEach(listener -> senders.execute(() -> listener.send("changed", "{}")));
   }
 
   private void tick() {
@@ -73,26 +81,46 @@ class BenchStream implements SmartLifecycle {
       return;
     }
     boolean always = ticks % TICKS_PER_SIGN_OF_LIFE == 0;
-    if (always || formats == null) {
-      formats = houses.house().formats();
+    if (always) {
+      readFormats();
     }
-    ScaleView view = ScaleView.of(scale, formats);
     for (Listener listener : listeners) {
+      ScaleView view = ScaleView.of(scale, listener.tray, formats);
       if (always || !view.looksLike(listener.shown)) {
         listener.offer(view);
       }
     }
   }
 
+  /** The house may change how it writes; a database that is away must not hold up the scale. */
+  private void readFormats() {
+    if (reading.compareAndSet(false, true)) {
+      senders.execute(
+          () -> {
+            try {
+              formats = houses.house().formats();
+            } catch (RuntimeException e) {
+              LOG.debug("The house could not be read", e);
+            } finally {
+              reading.set(false);
+            }
+          });
+    }
+  }
+
   private final class Listener {
 
     private final long lotId;
+
+    private final Optional<HouseTray> tray;
+
     private final SseEmitter emitter;
     private final AtomicBoolean busy = new AtomicBoolean();
     private volatile ScaleView shown;
 
-    private Listener(long lotId, SseEmitter emitter) {
+    private Listener(long lotId, Optional<HouseTray> tray, SseEmitter emitter) {
       this.lotId = lotId;
+      this.tray = tray;
       this.emitter = emitter;
     }
 

@@ -59,7 +59,8 @@ record BenchView(
     Lot lot = sheet.lot();
     Optional<BenchPart> selected =
         wanted.flatMap(sheet::find).filter(part -> !part.skipped()).or(() -> sheet.next(fishNo));
-    Optional<Taken> previous = selected.flatMap(part -> part.find(fishNo));
+    Optional<Taken> previous =
+        selected.filter(part -> !part.inARow()).flatMap(part -> part.find(fishNo));
     List<Integer> choices = new ArrayList<>();
     for (int fish = 1; lot.fish() > 1 && fish <= lot.fish(); fish++) {
       choices.add(fish);
@@ -73,17 +74,14 @@ record BenchView(
   private static Row row(
       BenchSheet sheet, BenchPart part, Optional<BenchPart> selected, int fishNo, Formats formats) {
     Optional<Taken> taken = part.find(fishNo);
+    Optional<Mass> weighed = part.inARow() ? part.rowOf(fishNo) : taken.map(Taken::mass);
     String weight =
-        taken
-            .map(t -> formats.mass(t.mass()))
-            .or(() -> part.expected().map(formats::about))
-            .orElse("");
-    Mass shown = taken.map(Taken::mass).or(part::expected).orElse(Mass.ZERO);
+        weighed.map(formats::mass).or(() -> part.expected().map(formats::about)).orElse("");
+    Mass shown = weighed.or(part::expected).orElse(Mass.ZERO);
     String inside =
-        part.parentId()
-            .flatMap(id -> sheet.parts().stream().filter(p -> p.id() == id).findFirst())
-            .map(parent -> "from " + parent.name())
-            .orElse("");
+        part.inARow()
+            ? part.pieces(fishNo) + " so far"
+            : sheet.parentOf(part).map(parent -> "from " + parent.name()).orElse("");
     return new Row(
         part,
         weight,

@@ -1,6 +1,7 @@
 package mosaicknife.app.bench;
 
 import java.util.Optional;
+import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -13,9 +14,14 @@ import mosaicknife.core.scale.ScaleReading;
  * @param source where it came from
  * @param reading the raw reading, if it came from the scale
  * @param typed what was typed, if it was
+ * @param tray the tray that was chosen at the bench, if one was
  */
 public record Entry(
-    Mass mass, Source source, Optional<ScaleReading> reading, Optional<String> typed) {
+    Mass mass,
+    Source source,
+    Optional<ScaleReading> reading,
+    Optional<String> typed,
+    Optional<HouseTray> tray) {
 
   /**
    * Takes a reading of the scale.
@@ -25,19 +31,47 @@ public record Entry(
    * @throws Refusal if the reading may not be taken
    */
   public static Entry of(ScaleReading reading) {
-    switch (reading.motion()) {
+    return of(reading, Optional.empty());
+  }
+
+  /**
+   * Takes a reading of the scale with a tray under the part. Its known tare is taken off unless the
+   * scale was tared already.
+   *
+   * @param reading the reading
+   * @param tray the tray that was chosen, if one was
+   * @return the entry
+   * @throws Refusal if the reading may not be taken
+   */
+  public static Entry of(ScaleReading reading, Optional<HouseTray> tray) {
+    ScaleReading tared = withTray(reading, tray);
+    switch (tared.motion()) {
       case MOVING ->
           throw Refusal.ofInput("The scale is still settling. Wait for “steady” and take again.");
       case OVERLOADED ->
           throw Refusal.ofInput("The scale is overloaded. Take something off the pan.");
       case STEADY -> {
-        if (!reading.net().isPositive()) {
+        if (!tared.net().isPositive()) {
           throw Refusal.ofInput(
               "Nothing is on the scale, or less than its tare. Put the part on and take again.");
         }
       }
     }
-    return new Entry(reading.net(), Source.SCALE, Optional.of(reading), Optional.empty());
+    return new Entry(tared.net(), Source.SCALE, Optional.of(tared), Optional.empty(), tray);
+  }
+
+  /**
+   * Returns a reading with the tare of a chosen tray.
+   *
+   * @param reading the reading
+   * @param tray the tray, if one was chosen
+   * @return the reading; unchanged if the scale was tared, so that no tray is taken off twice
+   */
+  static ScaleReading withTray(ScaleReading reading, Optional<HouseTray> tray) {
+    return tray.isEmpty() || reading.tare().isPositive()
+        ? reading
+        : new ScaleReading(
+            reading.gross(), tray.get().tray().mass(), reading.motion(), reading.readability());
   }
 
   /**
@@ -47,6 +81,17 @@ public record Entry(
    * @return the entry
    */
   public static Entry of(MassText text) {
-    return new Entry(text.mass(), Source.TYPED, Optional.empty(), Optional.of(text.typed()));
+    return of(text, Optional.empty());
+  }
+
+  /**
+   * Takes a weight that was typed; it is taken as the part alone.
+   *
+   * @param text what was understood
+   * @param tray the tray that was chosen meanwhile, if one was
+   * @return the entry
+   */
+  public static Entry of(MassText text, Optional<HouseTray> tray) {
+    return new Entry(text.mass(), Source.TYPED, Optional.empty(), Optional.of(text.typed()), tray);
   }
 }

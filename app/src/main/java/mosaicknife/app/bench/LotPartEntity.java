@@ -13,6 +13,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.Currency;
+import java.util.Locale;
 import java.util.Optional;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.PartSlot;
@@ -49,6 +50,12 @@ class LotPartEntity {
   private boolean planned;
 
   private boolean skipped;
+
+  @Column(name = "in_a_row", updatable = false)
+  private boolean inARow;
+
+  @Column(name = "venue_id")
+  private Long venueId;
 
   @Column(name = "parent_id", updatable = false)
   private Long parentId;
@@ -96,8 +103,37 @@ class LotPartEntity {
     return part;
   }
 
+  /** Portions of a part: every reading is one of them, and they go where the part goes. */
+  static LotPartEntity inARow(LotPartEntity from, PartKind kind, int number) {
+    LotPartEntity part =
+        added(
+            from.lotId,
+            kind,
+            number,
+            "%ss of %s".formatted(kind.name(), from.name.toLowerCase(Locale.ROOT)),
+            from.id);
+    part.slot = kind.code() + "-of-" + from.slot;
+    part.inARow = true;
+    part.purpose = Purpose.PLATE;
+    part.becomes = from.purpose == Purpose.PLATE ? from.becomes : "";
+    part.venueId = from.venueId;
+    return part;
+  }
+
   Long id() {
     return id;
+  }
+
+  boolean isInARow() {
+    return inARow;
+  }
+
+  Optional<Long> venueId() {
+    return Optional.ofNullable(venueId);
+  }
+
+  void sendTo(Long venue) {
+    venueId = venue;
   }
 
   long lotId() {

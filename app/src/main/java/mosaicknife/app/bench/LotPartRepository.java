@@ -14,6 +14,4 @@ interface LotPartRepository extends Repository<LotPartEntity, Long> {
   Optional<LotPartEntity> findByLotIdAndSlot(long lotId, String slot);
 
   List<LotPartEntity> findByLotIdInOrderByNumber(Collection<Long> lotIds);
-
-  int countByLotId(long lotId);
 }

@@ -1,8 +1,10 @@
 package mosaicknife.app.bench;
 
 import java.util.Locale;
+import java.util.Optional;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.device.Scale.Numbered;
+import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.scale.ScaleReading;
 import mosaicknife.core.scale.ScaleReading.Motion;
@@ -17,6 +19,9 @@ import mosaicknife.core.scale.ScaleReading.Motion;
  * @param motion {@code steady}, {@code moving}, {@code overloaded} or {@code gone}
  * @param words the motion in words
  * @param takeable whether the reading may be taken
+ * @param grossMg the raw reading, so that a weight taken while the database is away keeps it
+ * @param tareMg the tare of the scale itself
+ * @param stepMg the step of its display
  */
 record ScaleView(
     long number,
@@ -25,18 +30,23 @@ record ScaleView(
     String tare,
     String motion,
     String words,
-    boolean takeable) {
+    boolean takeable,
+    long grossMg,
+    long tareMg,
+    long stepMg) {
 
-  static ScaleView of(Scale scale, Formats formats) {
+  static ScaleView of(Scale scale, Optional<HouseTray> tray, Formats formats) {
     boolean taken = scale.isClaimed();
     return scale
         .latest()
-        .map(numbered -> of(numbered, taken, formats))
-        .orElse(new ScaleView(0, "– – –", "", "", "gone", "no scale: type the weight", false));
+        .map(numbered -> of(numbered, tray, taken, formats))
+        .orElse(
+            new ScaleView(0, "– – –", "", "", "gone", "no scale: type the weight", false, 0, 0, 0));
   }
 
-  private static ScaleView of(Numbered numbered, boolean taken, Formats formats) {
-    ScaleReading reading = numbered.reading();
+  private static ScaleView of(
+      Numbered numbered, Optional<HouseTray> tray, boolean taken, Formats formats) {
+    ScaleReading reading = Entry.withTray(numbered.reading(), tray);
     String text = formats.mass(reading.net());
     int split = text.lastIndexOf(' ');
     boolean over = reading.motion() == Motion.OVERLOADED;
@@ -47,7 +57,10 @@ record ScaleView(
         reading.tare().isPositive() ? formats.mass(reading.tare()) : "",
         reading.motion().name().toLowerCase(Locale.ROOT),
         taken ? "taken: put the next part on" : words(reading),
-        reading.isTakeable() && !taken);
+        reading.isTakeable() && !taken,
+        numbered.reading().gross().milligrams(),
+        numbered.reading().tare().milligrams(),
+        reading.readability().milligrams());
   }
 
   private static String words(ScaleReading reading) {

@@ -1,6 +1,7 @@
 package mosaicknife.app.bench;
 
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.core.quantity.Mass;
 
@@ -9,8 +10,11 @@ import mosaicknife.core.quantity.Mass;
  *
  * @param id its identifier
  * @param fishNo which fish of the lot, from 1; 0 for all together
+ * @param pieceNo which piece of a part weighed in a row, from 1; 0 for all others
  * @param mass the mass
  * @param source where it came from
+ * @param step the step of the scale's display, if it came from one
+ * @param trayId the tray that was chosen, if one was
  * @param by who took it
  * @param at when
  * @param corrected whether it corrects an earlier one
@@ -19,8 +23,11 @@ import mosaicknife.core.quantity.Mass;
 public record Taken(
     UUID id,
     int fishNo,
+    int pieceNo,
     Mass mass,
     Source source,
+    Optional<Mass> step,
+    Optional<Long> trayId,
     String by,
     Instant at,
     boolean corrected,

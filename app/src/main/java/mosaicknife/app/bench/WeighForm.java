@@ -1,8 +1,12 @@
 package mosaicknife.app.bench;
 
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.scale.ScaleReading;
+import mosaicknife.core.scale.ScaleReading.Motion;
 
 /**
  * A wish to take a weight, as the bench sends it; null where nothing was sent.
@@ -15,6 +19,11 @@ import mosaicknife.app.shared.Refusal;
  * @param typed what was typed
  * @param supersedes the weighing it corrects
  * @param reason why
+ * @param tray the number of the tray that was chosen
+ * @param gross the raw reading that was seen, in mg
+ * @param tare the tare of the scale at that moment, in mg
+ * @param step the step of its display, in mg
+ * @param at when it was taken, in milliseconds since 1970, if it waited in the browser
  */
 record WeighForm(
     String id,
@@ -24,7 +33,14 @@ record WeighForm(
     Long reading,
     String typed,
     String supersedes,
-    String reason) {
+    String reason,
+    Long tray,
+    Long gross,
+    Long tare,
+    Long step,
+    Long at) {
+
+  private static final long MOST_MILLIGRAMS = 2_000_000_000L;
 
   boolean isTyped() {
     return "typed".equals(source);
@@ -46,7 +62,30 @@ record WeighForm(
         fishNo(),
         entry,
         uuid(supersedes),
-        reason == null ? "" : reason);
+        reason == null ? "" : reason,
+        Optional.ofNullable(at).map(Instant::ofEpochMilli));
+  }
+
+  boolean isLate() {
+    return at != null;
+  }
+
+  /** The reading as the browser saw it, for a weight that waited there. */
+  Optional<ScaleReading> seen() {
+    boolean whole = gross != null && tare != null && step != null;
+    if (!whole
+        || step <= 0
+        || step > MOST_MILLIGRAMS
+        || tare < 0
+        || Math.abs(gross) > MOST_MILLIGRAMS) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new ScaleReading(
+            Mass.ofMilligrams(gross),
+            Mass.ofMilligrams(Math.min(tare, MOST_MILLIGRAMS)),
+            Motion.STEADY,
+            Mass.ofMilligrams(step)));
   }
 
   private static Optional<UUID> uuid(String text) {

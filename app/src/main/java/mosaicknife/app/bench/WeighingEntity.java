@@ -13,6 +13,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import mosaicknife.app.house.HouseTray;
 import mosaicknife.core.quantity.Mass;
 import org.hibernate.annotations.Immutable;
 import org.springframework.data.domain.Persistable;
@@ -57,6 +58,13 @@ class WeighingEntity implements Persistable<UUID> {
   private Long readabilityMg;
 
   private String typed;
+
+  @Column(name = "piece_no")
+  private int pieceNo;
+
+  @Column(name = "tray_id")
+  private Long trayId;
+
   private UUID supersedes;
   private String reason = "";
 
@@ -73,11 +81,16 @@ class WeighingEntity implements Persistable<UUID> {
   /** Who weighed and when. */
   record Stamp(long person, Instant at) {}
 
-  static WeighingEntity taken(UUID id, long partId, int fishNo, Entry entry, Stamp stamp) {
+  /** Where a weighing belongs: a part, a fish, and the piece of a part weighed in a row. */
+  record Place(long part, int fish, int piece) {}
+
+  static WeighingEntity taken(UUID id, Place place, Entry entry, Stamp stamp) {
     WeighingEntity weighing = new WeighingEntity();
     weighing.id = id;
-    weighing.partId = partId;
-    weighing.fishNo = fishNo;
+    weighing.partId = place.part();
+    weighing.fishNo = place.fish();
+    weighing.pieceNo = place.piece();
+    weighing.trayId = entry.tray().map(HouseTray::id).orElse(null);
     weighing.kind = Kind.TAKEN;
     weighing.massMg = entry.mass().milligrams();
     weighing.source = entry.source();
@@ -110,6 +123,7 @@ class WeighingEntity implements Persistable<UUID> {
     back.id = id;
     back.partId = last.partId;
     back.fishNo = last.fishNo;
+    back.pieceNo = last.pieceNo;
     back.kind = Kind.TAKEN_BACK;
     back.source = last.source;
     back.supersedes = last.id;
@@ -126,6 +140,8 @@ class WeighingEntity implements Persistable<UUID> {
     again.id = id;
     again.partId = before.partId;
     again.fishNo = before.fishNo;
+    again.pieceNo = before.pieceNo;
+    again.trayId = before.trayId;
     again.kind = Kind.CORRECTED;
     again.massMg = before.massMg;
     again.source = before.source;
@@ -140,8 +156,35 @@ class WeighingEntity implements Persistable<UUID> {
     return again;
   }
 
+  /** The same reading mended: another tare, half of it, the digits as they were meant. */
+  static WeighingEntity mending(
+      UUID id, WeighingEntity wrong, Mass right, String why, Stamp stamp) {
+    WeighingEntity mended = new WeighingEntity();
+    mended.id = id;
+    mended.partId = wrong.partId;
+    mended.fishNo = wrong.fishNo;
+    mended.pieceNo = wrong.pieceNo;
+    mended.trayId = wrong.trayId;
+    mended.kind = Kind.CORRECTED;
+    mended.massMg = right.milligrams();
+    mended.source = wrong.source;
+    mended.grossMg = wrong.grossMg;
+    mended.tareMg = wrong.tareMg;
+    mended.readabilityMg = wrong.readabilityMg;
+    mended.typed = wrong.typed;
+    mended.supersedes = wrong.id;
+    mended.reason = why;
+    mended.takenBy = stamp.person();
+    mended.takenAt = stamp.at();
+    return mended;
+  }
+
   UUID id() {
     return id;
+  }
+
+  int pieceNo() {
+    return pieceNo;
   }
 
   long partId() {
@@ -170,7 +213,17 @@ class WeighingEntity implements Persistable<UUID> {
 
   Taken toTaken(String name) {
     return new Taken(
-        id, fishNo, Mass.ofMilligrams(massMg), source, name, takenAt, isCorrection(), reason);
+        id,
+        fishNo,
+        pieceNo,
+        Mass.ofMilligrams(massMg),
+        source,
+        Optional.ofNullable(readabilityMg).map(Mass::ofMilligrams),
+        Optional.ofNullable(trayId),
+        name,
+        takenAt,
+        isCorrection(),
+        reason);
   }
 
   WeighingFact toFact(String part, String by) {

@@ -25,6 +25,7 @@ import mosaicknife.app.dock.Origin;
 import mosaicknife.app.dock.Receipt;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.house.TrayBook;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingSchool;
@@ -51,6 +52,7 @@ class DemoData implements ApplicationRunner {
 
   private final DemoPeople people;
   private final HouseBook houses;
+  private final TrayBook trays;
   private final LotBook lots;
   private final BenchBook bench;
   private final BenchSheets sheets;
@@ -65,6 +67,7 @@ class DemoData implements ApplicationRunner {
   DemoData(
       DemoPeople people,
       HouseBook houses,
+      TrayBook trays,
       LotBook lots,
       BenchBook bench,
       BenchSheets sheets,
@@ -77,6 +80,7 @@ class DemoData implements ApplicationRunner {
       Clock clock) {
     this.people = people;
     this.houses = houses;
+    this.trays = trays;
     this.lots = lots;
     this.bench = bench;
     this.sheets = sheets;
@@ -104,6 +108,11 @@ class DemoData implements ApplicationRunner {
     Named lantern = houses.addVenue("Lantern House");
     Named counter = houses.addVenue("Low Tide Counter");
     people.add();
+    // the trays beside the scale, made up like everything here
+    trays.add("Small dish", "96 g");
+    trays.add("Steel tray", "212 g");
+    trays.add("Deep tray", "385 g");
+    trays.add("Blue tub", "640 g");
     people.as(
         "tobiah",
         () -> {

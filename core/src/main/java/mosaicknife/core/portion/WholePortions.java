@@ -10,12 +10,15 @@ import mosaicknife.core.quantity.Mass;
  *
  * <p>Portions fit inside each fillet, not inside the total weight: two fillets of 790 g hold eight
  * portions of 165 g, not nine. A part weighed for several fish together is taken as so many equal
- * pieces; then the count is an estimate.
+ * pieces; then the count is an estimate. Portions that were cut and weighed are counted as they
+ * are.
  *
  * @param target the mass of one portion, positive
  * @param fillets one entry per part, in cutting order
  */
 public record WholePortions(Mass target, List<Inside> fillets) {
+
+  private static final String PORTION = "portion";
 
   /** Refuses a target without mass. */
   public WholePortions {
@@ -56,6 +59,10 @@ public record WholePortions(Mass target, List<Inside> fillets) {
   }
 
   private static Inside inside(Node.Leaf part, Mass target) {
+    if (part.kind().code().equals(PORTION)) {
+      // cut and weighed one by one: they are what they are, a little under the target or not
+      return new Inside(part.id(), part.name(), part.mass(), 1, part.pieces());
+    }
     Mass each = Mass.ofMilligrams(part.mass().milligrams() / part.pieces());
     long count = Math.multiplyExact(each.wholeTimes(target), part.pieces());
     return new Inside(part.id(), part.name(), part.mass(), part.pieces(), count);

@@ -1,0 +1,13 @@
+package mosaicknife.app.bench;
+
+import java.time.Instant;
+
+/**
+ * An answer to a school.
+ *
+ * @param choice the code of the choice
+ * @param reason why, possibly empty
+ * @param by who gave it
+ * @param at when
+ */
+public record Answer(String choice, String reason, String by, Instant at) {}

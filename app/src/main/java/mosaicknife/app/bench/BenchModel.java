@@ -1,0 +1,56 @@
+package mosaicknife.app.bench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.shared.Formats;
+
+/**
+ * The bench as the script keeps it, so that work goes on while the server is away.
+ *
+ * @param lot the lot number
+ * @param person who works, so that weights that wait are sent as theirs alone
+ * @param fish how many fish
+ * @param open whether weights are taken
+ * @param mine the last weighing of this person, empty if there is none to take back
+ * @param parts the parts in cutting order
+ */
+record BenchModel(
+    long lot, long person, int fish, boolean open, String mine, List<PartModel> parts) {
+
+  /** A part. */
+  record PartModel(
+      String slot,
+      int number,
+      String name,
+      boolean row,
+      boolean skipped,
+      String expected,
+      List<TakenModel> taken) {}
+
+  /** A weighing that stands. */
+  record TakenModel(UUID id, int fish, String text) {}
+
+  static BenchModel of(BenchSheet sheet, long person, Optional<UUID> mine, Formats formats) {
+    return new BenchModel(
+        sheet.lot().id(),
+        person,
+        sheet.lot().fish(),
+        !sheet.lot().isFinished(),
+        mine.map(UUID::toString).orElse(""),
+        sheet.parts().stream().map(part -> part(part, formats)).toList());
+  }
+
+  private static PartModel part(BenchPart part, Formats formats) {
+    return new PartModel(
+        part.slot(),
+        part.number(),
+        part.name(),
+        part.inARow(),
+        part.skipped(),
+        part.expected().map(formats::about).orElse(""),
+        part.taken().stream()
+            .map(t -> new TakenModel(t.id(), t.fishNo(), formats.mass(t.mass())))
+            .toList());
+  }
+}

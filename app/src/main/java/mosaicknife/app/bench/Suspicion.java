@@ -1,0 +1,128 @@
+package mosaicknife.app.bench;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.breakdown.Explanation;
+import mosaicknife.core.breakdown.Explanation.Cause;
+import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * What may be wrong with a tally, in words, with the one tap that mends it.
+ *
+ * @param sentence what happened, with the part and the figures
+ * @param remedy what the button says
+ * @param line the weighing at fault, or the slot of a part never weighed
+ * @param cause what happened
+ * @param chance how likely it is, in percent
+ */
+record Suspicion(String sentence, String remedy, String line, Cause cause, long chance) {
+
+  private static final int SHOWN = 3;
+  private static final double ALMOST_CERTAIN = 0.9;
+  private static final double LIKELY = 0.5;
+  private static final double WORTH_A_WORD = 0.03;
+
+  /** The likeliest first; none without alarm. */
+  static List<Suspicion> of(BenchSheet sheet, Optional<Finding> finding, Formats formats) {
+    return finding.filter(Finding::isAlarm).stream()
+        .flatMap(found -> found.explanations().stream().limit(SHOWN))
+        .filter(e -> e.probability() >= WORTH_A_WORD)
+        .flatMap(e -> of(sheet, e, formats).stream())
+        .toList();
+  }
+
+  private static Optional<Suspicion> of(BenchSheet sheet, Explanation e, Formats formats) {
+    boolean never = e.cause() == Cause.NEVER_WEIGHED;
+    Optional<BenchPart> part = never ? sheet.find(e.line()) : sheet.partWeighedBy(e.line());
+    return part.map(
+        p ->
+            new Suspicion(
+                sentence(p, e, formats),
+                remedy(p, e, formats),
+                e.line(),
+                e.cause(),
+                Math.round(100 * e.probability())));
+  }
+
+  private static String sentence(BenchPart part, Explanation e, Formats formats) {
+    String sure = sure(e.probability());
+    String right = formats.mass(e.corrected());
+    String read = formats.mass(read(part, e));
+    return switch (e.cause()) {
+      case TARE_NOT_TAKEN ->
+          "The %s weighs %s: its tare was %s not taken on %s."
+              .formatted(tray(e), trayMass(e, formats), sure, part.name());
+      case TARE_TAKEN_TWICE ->
+          "The %s weighs %s: its tare was %s taken twice on %s."
+              .formatted(tray(e), trayMass(e, formats), sure, part.name());
+      case NEVER_WEIGHED ->
+          "%s %s never weighed: ≈ %s are missing."
+              .formatted(part.name(), sure + " was", formats.roughly(e.corrected()).substring(2));
+      case WEIGHED_TWICE ->
+          "%s was %s weighed twice: %s, not %s.".formatted(part.name(), sure, right, read);
+      case POUNDS_AS_KILOGRAMS ->
+          "%s was %s typed in pounds: %s, not %s.".formatted(part.name(), sure, right, read);
+      case DIGITS_SWAPPED ->
+          "Two digits %s changed places in %s: %s, not %s."
+              .formatted(sure, part.name(), right, read);
+      case POINT_SLIPPED ->
+          "The point %s slipped in %s: %s, not %s.".formatted(sure, part.name(), right, read);
+    };
+  }
+
+  private static String remedy(BenchPart part, Explanation e, Formats formats) {
+    String right = formats.mass(e.corrected());
+    return switch (e.cause()) {
+      case TARE_NOT_TAKEN -> "Take it off: " + right;
+      case TARE_TAKEN_TWICE -> "Put it back on: " + right;
+      case NEVER_WEIGHED -> "Weigh " + part.name();
+      case WEIGHED_TWICE -> "Count it once: " + right;
+      case POUNDS_AS_KILOGRAMS, DIGITS_SWAPPED, POINT_SLIPPED -> "Make it " + right;
+    };
+  }
+
+  /** Why a weighing was corrected, as it is kept with the fact. */
+  static String reason(Explanation e, Formats formats) {
+    return switch (e.cause()) {
+      case TARE_NOT_TAKEN ->
+          "tare of the %s, %s, taken off".formatted(tray(e), trayMass(e, formats));
+      case TARE_TAKEN_TWICE ->
+          "tare of the %s, %s, had been taken twice".formatted(tray(e), trayMass(e, formats));
+      case NEVER_WEIGHED -> "never weighed";
+      case WEIGHED_TWICE -> "had been weighed twice";
+      case POUNDS_AS_KILOGRAMS -> "had been typed in pounds";
+      case DIGITS_SWAPPED -> "two digits had changed places";
+      case POINT_SLIPPED -> "the point had slipped";
+    };
+  }
+
+  private static Mass read(BenchPart part, Explanation e) {
+    return part.taken().stream()
+        .filter(taken -> taken.id().toString().equals(e.line()))
+        .map(Taken::mass)
+        .findFirst()
+        .orElse(Mass.ZERO);
+  }
+
+  private static String tray(Explanation e) {
+    return e.tray().map(tray -> lower(tray.name())).orElse("tray");
+  }
+
+  private static String lower(String name) {
+    return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+  }
+
+  private static String trayMass(Explanation e, Formats formats) {
+    return e.tray().map(tray -> formats.mass(tray.mass())).orElse("");
+  }
+
+  private static String sure(double probability) {
+    if (probability >= ALMOST_CERTAIN) {
+      return "almost certainly";
+    }
+    return probability >= LIKELY ? "probably" : "perhaps";
+  }
+}

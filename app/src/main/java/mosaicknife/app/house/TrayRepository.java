@@ -1,0 +1,16 @@
+package mosaicknife.app.house;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.repository.Repository;
+
+interface TrayRepository extends Repository<TrayEntity, Long> {
+
+  TrayEntity saveAndFlush(TrayEntity tray);
+
+  Optional<TrayEntity> findById(long id);
+
+  List<TrayEntity> findByActiveTrueOrderByMassMg();
+
+  boolean existsByActiveTrueAndNameIgnoreCase(String name);
+}
