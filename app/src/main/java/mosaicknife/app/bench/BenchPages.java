@@ -35,6 +35,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class BenchPages {
 
+  private static final Duration SHORTEST_PACE = Duration.ofSeconds(10);
+
   private final BenchSheets sheets;
   private final TallyBook tallies;
   private final NoteBook notes;
@@ -83,9 +85,11 @@ class BenchPages {
     Person person = current.get();
     BenchSheet sheet = sheets.get(place.lotId());
     int fish = sheet.lot().fish() == 1 ? 1 : Math.min(place.fish(), sheet.lot().fish());
-    BenchView view = BenchView.of(sheet, place.part(), Math.max(0, fish), formats);
     List<HouseTray> ofHouse = trays.trays();
     Optional<Finding> finding = TallyCheck.of(sheet, ofHouse);
+    List<Suspicion> suspicions = Suspicion.of(sheet, finding, formats);
+    BenchView view =
+        BenchView.of(sheet, place.part(), Math.max(0, fish), !suspicions.isEmpty(), formats);
     boolean alarm = finding.filter(Finding::isAlarm).isPresent();
     model.addAttribute("bench", view);
     model.addAttribute("sheet", sheet);
@@ -97,7 +101,7 @@ class BenchPages {
     model.addAttribute("kinds", catalogue.now().kinds());
     model.addAttribute("mosaic", sheet.mosaic(Size.BENCH, formats));
     model.addAttribute("drawing", drawing(view, formats));
-    model.addAttribute("suspicions", Suspicion.of(sheet, finding, formats));
+    model.addAttribute("suspicions", suspicions);
     model.addAttribute(
         "opinions",
         alarm
@@ -142,7 +146,8 @@ class BenchPages {
                         .map(t -> new Pace.Stroke(part.name(), t.fishNo(), t.at())))
             .toList();
     Pace pace = Pace.of(strokes, notes.begun(sheet.lot().id()));
-    if (strokes.isEmpty()) {
+    // a lot that was keyed in at one go tells nothing of minutes
+    if (pace.total().compareTo(SHORTEST_PACE) < 0) {
       return new PaceView("", List.of());
     }
     List<String> lines = new ArrayList<>();

@@ -80,6 +80,15 @@ public record BenchSheet(
   }
 
   /**
+   * Returns whether every expected part has a purpose.
+   *
+   * @return true if no tile is open
+   */
+  public boolean isPlanned() {
+    return expectedParts().stream().allMatch(part -> part.purpose().isPresent());
+  }
+
+  /**
    * Returns the next part to weigh for one fish: the first in cutting order that is not weighed.
    *
    * @param fishNo the fish, or 0 for all together

@@ -55,7 +55,8 @@ record BenchView(
       String remainderShare,
       String outstanding) {}
 
-  static BenchView of(BenchSheet sheet, Optional<String> wanted, int fishNo, Formats formats) {
+  static BenchView of(
+      BenchSheet sheet, Optional<String> wanted, int fishNo, boolean suspected, Formats formats) {
     Lot lot = sheet.lot();
     Optional<BenchPart> selected =
         wanted.flatMap(sheet::find).filter(part -> !part.skipped()).or(() -> sheet.next(fishNo));
@@ -68,7 +69,14 @@ record BenchView(
     List<Row> rows =
         sheet.parts().stream().map(part -> row(sheet, part, selected, fishNo, formats)).toList();
     return new BenchView(
-        sheet, fishNo, choices, selected, previous, rows, tally(sheet, formats), UUID.randomUUID());
+        sheet,
+        fishNo,
+        choices,
+        selected,
+        previous,
+        rows,
+        tally(sheet, suspected, formats),
+        UUID.randomUUID());
   }
 
   private static Row row(
@@ -97,16 +105,28 @@ record BenchView(
             .orElse(part.kind().meaning()));
   }
 
-  static Tally tally(BenchSheet sheet, Formats formats) {
+  static Tally tally(BenchSheet sheet, boolean suspected, Formats formats) {
     Balance balance = sheet.balance();
     return new Tally(
         balance.verdict().name(),
-        sentence(sheet, formats),
+        suspected ? gap(sheet, formats) : sentence(sheet, formats),
         formats.mass(balance.purchased()),
         formats.mass(balance.tallied()),
         formats.mass(balance.remainder()),
         formats.percent(balance.remainderShare()),
         formats.about(balance.outstanding()));
+  }
+
+  /** Only by how much: what it may be is said by the suspicions below it. */
+  private static String gap(BenchSheet sheet, Formats formats) {
+    Balance balance = sheet.balance();
+    Mass gap = balance.unexplained();
+    if (balance.verdict() == Balance.Verdict.OVER) {
+      return "The tally is %s over the fish.".formatted(formats.mass(balance.remainder().abs()));
+    }
+    return gap.isNegative()
+        ? "The tally is ≈ %s too heavy.".formatted(formats.mass(gap.abs()))
+        : "≈ %s are missing.".formatted(formats.mass(gap));
   }
 
   private static String sentence(BenchSheet sheet, Formats formats) {

@@ -2,12 +2,14 @@ package mosaicknife.app.bench;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Optional;
 import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.dock.Lot;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -17,6 +19,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class PurposeBook {
+
+  private static final int LONGEST_DISH = 120;
 
   private final LotBook lots;
   private final LotPartRepository parts;
@@ -55,20 +59,7 @@ public class PurposeBook {
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void assign(long lotId, String slot, int version, Purpose purpose, Use use) {
-    Lot lot = lots.get(lotId);
-    if (lot.isFinished()) {
-      throw Refusal.ofInput(
-          "Lot %d is closed. Open it again before you change it.".formatted(lotId));
-    }
-    LotPartEntity part =
-        parts
-            .findByLotIdAndSlot(lotId, slot)
-            .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
-    if (part.version() != version) {
-      throw Refusal.ofStale(
-          "Somebody else decided on %s since this page was opened. Look at it and decide again."
-              .formatted(part.name()));
-    }
+    LotPartEntity part = openPart(lotId, slot, version);
     checkKind(part, purpose);
     checkHeld(purpose, use);
     part.assign(purpose, use);
@@ -91,6 +82,90 @@ public class PurposeBook {
           .filter(purpose -> purpose != Purpose.HOLD)
           .ifPresent(purpose -> assign(lotId, part.slot(), part.version(), purpose, Use.PLAIN));
     }
+  }
+
+  /**
+   * Plans a part before it is cut: what it is for, the dish, the venue it goes to. What else was
+   * said of it stays as long as the purpose does.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @param version the version of the part the page showed
+   * @param purpose the purpose; empty to leave it as it is
+   * @param becomes the dish or what else it becomes, possibly empty
+   * @param venue the venue it goes to; empty for the one that took the lot
+   * @throws Refusal if the page was stale, the lot is closed, or the purpose does not fit the part
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void plan(
+      long lotId,
+      String slot,
+      int version,
+      Optional<Purpose> purpose,
+      String becomes,
+      Optional<Long> venue) {
+    LotPartEntity part = openPart(lotId, slot, version);
+    Optional<Purpose> wanted = purpose.or(part::purpose);
+    String dish = PlainText.line(becomes, LONGEST_DISH, "becomes", "dish");
+    venue.ifPresent(houses::getVenue);
+    if (wanted.isPresent()) {
+      boolean same = part.purpose().equals(wanted);
+      Optional<Held> held = same ? part.held() : Optional.empty();
+      Optional<UnitPrice> value =
+          same ? part.value(lots.get(lotId).price().perKilogram().currency()) : Optional.empty();
+      checkKind(part, wanted.get());
+      if (wanted.get() == Purpose.HOLD && held.isEmpty()) {
+        throw Refusal.ofInput(
+            "What is kept needs a date, a place and a person: decide that under Second life.");
+      }
+      part.assign(wanted.get(), new Use(dish, value, held));
+    } else if (!dish.isEmpty()) {
+      throw Refusal.ofInput("What is %s for? Tap its letter as well.".formatted(part.name()));
+    }
+    part.sendTo(venue.orElse(null));
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  /**
+   * Gives every part of a plan that is still open the purpose its plan proposes, weighed or not. A
+   * part that would be kept stays open.
+   *
+   * @param lotId the lot number
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void planUsual(long lotId) {
+    BenchSheet sheet = sheets.get(lotId);
+    for (BenchPart part : sheet.expectedParts()) {
+      sheet
+          .usualPurpose(part)
+          .filter(purpose -> part.purpose().isEmpty() && purpose != Purpose.HOLD)
+          .ifPresent(
+              purpose ->
+                  plan(
+                      lotId,
+                      part.slot(),
+                      part.version(),
+                      Optional.of(purpose),
+                      part.becomes(),
+                      part.venueId()));
+    }
+  }
+
+  private LotPartEntity openPart(long lotId, String slot, int version) {
+    if (lots.get(lotId).isFinished()) {
+      throw Refusal.ofInput(
+          "Lot %d is closed. Open it again before you change it.".formatted(lotId));
+    }
+    LotPartEntity part =
+        parts
+            .findByLotIdAndSlot(lotId, slot)
+            .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+    if (part.version() != version) {
+      throw Refusal.ofStale(
+          "Somebody else decided on %s since this page was opened. Look at it and decide again."
+              .formatted(part.name()));
+    }
+    return part;
   }
 
   private void checkKind(LotPartEntity part, Purpose purpose) {

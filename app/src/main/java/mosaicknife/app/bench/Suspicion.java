@@ -44,7 +44,7 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
                 remedy(p, e, formats),
                 e.line(),
                 e.cause(),
-                Math.round(100 * e.probability())));
+                Math.min(99, Math.round(100 * e.probability()))));
   }
 
   private static String sentence(BenchPart part, Explanation e, Formats formats) {

@@ -61,6 +61,7 @@ class DemoData implements ApplicationRunner {
   private final CatalogueBook catalogue;
   private final DemoBuying buying;
   private final DemoDock dock;
+  private final DemoPlans plans;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
@@ -76,6 +77,7 @@ class DemoData implements ApplicationRunner {
       CatalogueBook catalogue,
       DemoBuying buying,
       DemoDock dock,
+      DemoPlans plans,
       TransactionTemplate transaction,
       Clock clock) {
     this.people = people;
@@ -89,6 +91,7 @@ class DemoData implements ApplicationRunner {
     this.catalogue = catalogue;
     this.buying = buying;
     this.dock = dock;
+    this.plans = plans;
     this.transaction = transaction;
     this.clock = clock;
   }
@@ -125,6 +128,7 @@ class DemoData implements ApplicationRunner {
           albacoreWaiting(lantern);
         });
     people.as("ines", () -> buying.load(lantern, counter));
+    people.as("ines", () -> plans.load(counter));
     people.as("tobiah", dock::load);
   }
 

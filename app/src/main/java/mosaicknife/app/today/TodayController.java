@@ -129,6 +129,11 @@ class TodayController {
     return choose(model, "bench", "Bench", "Which lot is on the board?");
   }
 
+  @GetMapping("/plan")
+  String plan(Model model) {
+    return choose(model, "plan", "Cut plan", "Which lot do you want to plan?");
+  }
+
   @GetMapping("/cost")
   String cost(Model model) {
     return choose(model, "cost", "Cost", "Which lot do you want to cost?");

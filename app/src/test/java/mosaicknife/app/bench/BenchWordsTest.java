@@ -151,7 +151,8 @@ public class BenchWordsTest extends WithDatabase {
       boolean takeable) {
     ScaleReading reading =
         new ScaleReading(Mass.ofGrams(gross), Mass.ofGrams(tare), motion, Mass.ofGrams(2));
-    ScaleView view = ScaleView.of(new StillScale(Optional.of(reading), taken), FORMATS);
+    ScaleView view =
+        ScaleView.of(new StillScale(Optional.of(reading), taken), Optional.empty(), FORMATS);
     assertEquals(view.figure(), figure);
     assertEquals(view.unit(), unit);
     assertEquals(view.words(), words);
@@ -161,14 +162,15 @@ public class BenchWordsTest extends WithDatabase {
 
   @Test
   public void withoutAScaleOneTypes() {
-    ScaleView view = ScaleView.of(new StillScale(Optional.empty(), false), FORMATS);
+    ScaleView view =
+        ScaleView.of(new StillScale(Optional.empty(), false), Optional.empty(), FORMATS);
     assertEquals(view.words(), "no scale: type the weight");
     assertFalse(view.takeable());
     assertEquals(view.motion(), "gone");
   }
 
   private BenchView view(long lot, Optional<String> part, int fish) {
-    return BenchView.of(sheets.get(lot), part, fish, FORMATS);
+    return BenchView.of(sheets.get(lot), part, fish, false, FORMATS);
   }
 
   /** A scale that shows one reading for ever. */

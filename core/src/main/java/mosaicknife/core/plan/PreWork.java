@@ -154,7 +154,8 @@ public final class PreWork {
     boolean skinOff = chosen("skin").filter("off"::equals).isPresent();
     boolean skinEaten = goesTo("skin", Purpose.SECOND_PLATE) || goesTo("skin", Purpose.PLATE);
     boolean scraped = question.species().plan().code().equals("soft-boned");
-    boolean skinOn = !skinOff && !isThere("skin") && hasMains();
+    boolean skinServed = eating.skin() != Eating.Skin.NO;
+    boolean skinOn = skinServed && !skinOff && !isThere("skin") && hasMains();
     String how = eating.scales() == Eating.Scales.MANY ? " In a bag or under water." : "";
     if (skinOn) {
       act(

@@ -1,0 +1,215 @@
+package mosaicknife.app.cutplan;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
+import mosaicknife.app.bench.BenchPart;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.bench.PurposeBook;
+import mosaicknife.app.bench.SchoolBook;
+import mosaicknife.app.bench.WayBook;
+import mosaicknife.app.buy.Dish;
+import mosaicknife.app.buy.DishBook;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.house.House;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.picture.FishPicture;
+import mosaicknife.app.picture.FishPicture.PartMark;
+import mosaicknife.app.picture.FishPicture.Standing;
+import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Paper;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Purpose;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The Cut plan station. Every change comes back to the same page, with a sentence if refused. */
+@Controller
+class PlanController {
+
+  private final BenchSheets sheets;
+  private final SchoolBook schools;
+  private final WayBook ways;
+  private final PurposeBook purposes;
+  private final DishBook dishes;
+  private final CatalogueBook catalogue;
+  private final HouseBook houses;
+  private final CurrentPerson current;
+  private final Paper paper;
+
+  PlanController(
+      BenchSheets sheets,
+      SchoolBook schools,
+      WayBook ways,
+      PurposeBook purposes,
+      DishBook dishes,
+      CatalogueBook catalogue,
+      HouseBook houses,
+      CurrentPerson current,
+      Paper paper) {
+    this.sheets = sheets;
+    this.schools = schools;
+    this.ways = ways;
+    this.purposes = purposes;
+    this.dishes = dishes;
+    this.catalogue = catalogue;
+    this.houses = houses;
+    this.current = current;
+    this.paper = paper;
+  }
+
+  @GetMapping("/plan/{id}")
+  String plan(@PathVariable long id, Model model) {
+    BenchSheet sheet = sheets.get(id);
+    Formats formats = houses.house().formats();
+    model.addAttribute("sheet", sheet);
+    model.addAttribute("lot", sheet.lot());
+    model.addAttribute("plan", view(sheet));
+    model.addAttribute("drawing", drawing(sheet));
+    model.addAttribute("mosaic", sheet.mosaic(Size.LARGE, formats));
+    model.addAttribute("venues", houses.venues());
+    model.addAttribute("dishes", dishesOf(sheet));
+    model.addAttribute("ways", ways.of(sheet.lot().species()));
+    model.addAttribute("size", WayBook.sizeOf(sheet.lot()));
+    return "cutplan/plan";
+  }
+
+  private PlanView view(BenchSheet sheet) {
+    House house = houses.house();
+    return PlanView.of(
+        new PlanView.Source(
+            sheet,
+            schools.answers(sheet.lot().id()),
+            schools.houseAnswers(),
+            houses.venues(),
+            catalogue.now(),
+            house.labourPerHour(),
+            current.may(Permission.SEE_COSTS),
+            house.formats()));
+  }
+
+  private List<String> dishesOf(BenchSheet sheet) {
+    String species = sheet.lot().species().code();
+    return dishes.all().stream()
+        .filter(dish -> dish.fish().contains(species))
+        .map(Dish::name)
+        .toList();
+  }
+
+  private static FishPicture drawing(BenchSheet sheet) {
+    return FishPicture.of(
+        sheet.lot().species().plan(), slot -> sheet.find(slot).map(PlanController::mark));
+  }
+
+  private static PartMark mark(BenchPart part) {
+    Standing standing =
+        part.skipped()
+            ? Standing.ABSENT
+            : part.purpose().isPresent() ? Standing.WEIGHED : Standing.PENDING;
+    return new PartMark(part.number(), part.name(), standing, part.purpose(), "");
+  }
+
+  @PostMapping("/plan/{id}/schools/{school}")
+  String choose(
+      @PathVariable long id,
+      @PathVariable String school,
+      @RequestParam String choice,
+      @RequestParam(defaultValue = "") String reason,
+      RedirectAttributes later) {
+    return change(id, "#school-" + school, later, () -> schools.choose(id, school, choice, reason));
+  }
+
+  @PostMapping("/plan/{id}/schools/{school}/house")
+  String makeHouseAnswer(
+      @PathVariable long id,
+      @PathVariable String school,
+      @RequestParam(defaultValue = "") String reason,
+      RedirectAttributes later) {
+    return change(
+        id, "#school-" + school, later, () -> schools.makeHouseAnswer(id, school, reason));
+  }
+
+  @PostMapping("/plan/{id}/parts/{slot}")
+  String assign(
+      @PathVariable long id,
+      @PathVariable String slot,
+      @RequestParam int version,
+      @RequestParam Optional<Purpose> purpose,
+      @RequestParam(defaultValue = "") String becomes,
+      @RequestParam(defaultValue = "0") long venue,
+      RedirectAttributes later) {
+    Optional<Long> to = venue == 0 ? Optional.empty() : Optional.of(venue);
+    return change(
+        id, "#tile-" + slot, later, () -> purposes.plan(id, slot, version, purpose, becomes, to));
+  }
+
+  @PostMapping("/plan/{id}/usual")
+  String usual(@PathVariable long id, RedirectAttributes later) {
+    return change(id, "#tiles", later, () -> purposes.planUsual(id));
+  }
+
+  @PostMapping("/plan/{id}/ways")
+  String saveWay(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String name,
+      RedirectAttributes later) {
+    return change(
+        id,
+        "#ways",
+        later,
+        () -> {
+          BenchSheet sheet = sheets.get(id);
+          ways.save(sheet.lot(), sheet.plan().choices(), name);
+          later.addFlashAttribute(
+              "done", "Saved. The next lot of this fish and size is planned so.");
+        });
+  }
+
+  @PostMapping("/plan/{id}/ways/{way}/follow")
+  String follow(@PathVariable long id, @PathVariable long way, RedirectAttributes later) {
+    return change(id, "", later, () -> schools.follow(id, way));
+  }
+
+  @PostMapping("/plan/{id}/ways/{way}/forget")
+  String forget(@PathVariable long id, @PathVariable long way, RedirectAttributes later) {
+    return change(id, "#ways", later, () -> ways.forget(way));
+  }
+
+  @GetMapping(path = "/plan/{id}/sheet.pdf")
+  ResponseEntity<byte[]> print(@PathVariable long id) {
+    BenchSheet sheet = sheets.get(id);
+    House house = houses.house();
+    Map<String, Object> model = new HashMap<>();
+    model.put("house", house);
+    model.put("f", house.formats());
+    model.put("lot", sheet.lot());
+    model.put("sheet", sheet);
+    model.put("plan", view(sheet));
+    model.put("drawing", drawing(sheet));
+    return paper.sheet("cutplan/cut-sheet", model, "cut-sheet-" + id + ".pdf");
+  }
+
+  private static String change(long id, String at, RedirectAttributes later, Runnable work) {
+    try {
+      work.run();
+    } catch (Refusal refusal) {
+      if (refusal.kind() == Refusal.Kind.MISSING) {
+        throw refusal;
+      }
+      later.addFlashAttribute("sentence", refusal.getMessage());
+      return "redirect:/plan/" + id;
+    }
+    return "redirect:/plan/" + id + at;
+  }
+}

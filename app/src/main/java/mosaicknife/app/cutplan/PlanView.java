@@ -1,0 +1,305 @@
+package mosaicknife.app.cutplan;
+
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mosaicknife.app.bench.Answer;
+import mosaicknife.app.bench.BenchPart;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.plan.CutPlan.Plate;
+import mosaicknife.core.plan.Difference;
+import mosaicknife.core.plan.PreWork;
+import mosaicknife.core.plan.School;
+import mosaicknife.core.plan.Schools;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * The cut plan of one lot, ready for the page and the cut sheet.
+ *
+ * @param sums portions, minutes, yield and plate of the plan as it is
+ * @param schools the questions with their answers and what each would change
+ * @param tiles every part with its fate, in cutting order
+ * @param open how many tiles have no purpose yet
+ * @param preWork what to do before the first cut
+ * @param transfers what goes to another venue
+ */
+record PlanView(
+    Sums sums,
+    List<SchoolRow> schools,
+    List<TileRow> tiles,
+    long open,
+    List<PreWork.Item> preWork,
+    List<Transfer> transfers) {
+
+  /** The sums of a plan. */
+  record Sums(String portions, String minutes, String yield, String plate, String ofThatLabour) {}
+
+  /** A question. */
+  record SchoolRow(
+      School school, String house, String reason, boolean overridden, List<ChoiceRow> choices) {}
+
+  /** An answer, and what it would change. */
+  record ChoiceRow(School.Choice choice, boolean chosen, boolean ofHouse, List<String> changes) {}
+
+  /** A part with its fate. */
+  record TileRow(
+      BenchPart part,
+      String mass,
+      boolean measured,
+      String inside,
+      Optional<Purpose> usual,
+      List<PurposeChoice> purposes,
+      long venue,
+      String venueName) {}
+
+  /** A purpose that may be chosen. */
+  record PurposeChoice(Purpose purpose, boolean chosen, boolean usual, boolean allowed) {}
+
+  /** What goes to a venue. */
+  record Transfer(String venue, List<String> lines, String total) {}
+
+  /** What the view is made of. */
+  record Source(
+      BenchSheet sheet,
+      Map<String, Answer> answers,
+      Map<String, Answer> house,
+      List<Named> venues,
+      Catalogue catalogue,
+      ExactMoney labourPerHour,
+      boolean money,
+      Formats formats) {
+
+    private Plate plate(CutPlan plan) {
+      Lot lot = sheet.lot();
+      return plan.plate(lot.portionTarget(), lot.cost().total(), labourPerHour);
+    }
+  }
+
+  static PlanView of(Source source) {
+    CutPlan plan = source.sheet().plan();
+    List<TileRow> tiles =
+        source.sheet().expectedParts().stream().map(part -> tile(source, part)).toList();
+    return new PlanView(
+        sums(source, plan),
+        schools(source, plan),
+        tiles,
+        tiles.stream().filter(tile -> tile.part().purpose().isEmpty()).count(),
+        preWork(source, plan),
+        transfers(source, tiles));
+  }
+
+  private static Sums sums(Source source, CutPlan plan) {
+    Formats formats = source.formats();
+    Plate plate = source.plate(plan);
+    return new Sums(
+        "≈ " + plate.portions(),
+        "≈ " + minutes(plan.minutes()),
+        "≈ " + formats.percent(plan.yield()),
+        source.money() ? plate.whole().map(m -> "≈ " + formats.money(m)).orElse("–") : "",
+        source.money() ? plate.labour().map(m -> "≈ " + formats.money(m)).orElse("–") : "");
+  }
+
+  private static String minutes(double minutes) {
+    return Math.round(minutes) + " min";
+  }
+
+  // ---- schools --------------------------------------------------------------------------------
+
+  private static List<SchoolRow> schools(Source source, CutPlan plan) {
+    List<SchoolRow> rows = new ArrayList<>();
+    Lot lot = source.sheet().lot();
+    for (School school : Schools.of(lot.species(), lot.state())) {
+      School.Choice chosen = plan.choices().in(school);
+      Optional<Answer> house = Optional.ofNullable(source.house().get(school.code()));
+      String houseChoice =
+          house.map(Answer::choice).filter(c -> school.find(c).isPresent()).orElse("");
+      Optional<Answer> own = Optional.ofNullable(source.answers().get(school.code()));
+      rows.add(
+          new SchoolRow(
+              school,
+              house
+                  .filter(answer -> !houseChoice.isEmpty())
+                  .map(answer -> houseWords(school, answer))
+                  .orElse(""),
+              own.map(Answer::reason).orElse(""),
+              !houseChoice.isEmpty() && !houseChoice.equals(chosen.code()),
+              school.choices().stream()
+                  .map(choice -> choice(source, plan, school, choice, chosen, houseChoice))
+                  .toList()));
+    }
+    return rows;
+  }
+
+  private static String houseWords(School school, Answer answer) {
+    return "House: %s, because %s (%s)"
+        .formatted(
+            school
+                .find(answer.choice())
+                .map(School.Choice::title)
+                .orElse("")
+                .toLowerCase(Locale.ROOT),
+            answer.reason(),
+            answer.by());
+  }
+
+  private static ChoiceRow choice(
+      Source source,
+      CutPlan plan,
+      School school,
+      School.Choice choice,
+      School.Choice chosen,
+      String houseChoice) {
+    boolean isChosen = choice.equals(chosen);
+    List<String> changes = List.of();
+    if (!isChosen) {
+      CutPlan other =
+          CutPlan.of(
+              plan.fish(), plan.choices().with(school.code(), choice.code()), source.catalogue());
+      Difference difference =
+          Difference.between(plan, other, source.plate(plan), source.plate(other));
+      changes = words(difference, choice, source);
+    }
+    return new ChoiceRow(choice, isChosen, choice.code().equals(houseChoice), changes);
+  }
+
+  private static List<String> words(Difference difference, School.Choice choice, Source source) {
+    Formats formats = source.formats();
+    List<String> words = new ArrayList<>();
+    difference.parts().stream()
+        .limit(1)
+        .map(change -> change.name() + " " + signed(change.by(), formats))
+        .forEach(words::add);
+    choice.aims().stream()
+        .map(aim -> "goes to " + aim.purpose().title().toLowerCase(Locale.ROOT))
+        .forEach(words::add);
+    if (difference.portions() != 0) {
+      words.add(
+          "%+d portion%s"
+              .formatted(difference.portions(), Math.abs(difference.portions()) == 1 ? "" : "s")
+              .replace('-', '−'));
+    }
+    if (Math.abs(difference.minutes()) >= 0.5) {
+      words.add("%+d min".formatted(Math.round(difference.minutes())).replace('-', '−'));
+    }
+    if (source.money()) {
+      difference
+          .plate()
+          .filter(money -> money.rounded(RoundingMode.HALF_UP).minorUnits() != 0)
+          .map(
+              money ->
+                  (money.isNegative() ? "" : "+")
+                      + formats.money(money).replace('-', '−')
+                      + " a plate")
+          .ifPresent(words::add);
+    }
+    return words.isEmpty() ? List.of("nothing else changes") : words;
+  }
+
+  private static String signed(Mass by, Formats formats) {
+    // a norm knows no tenths of a gram
+    Mass whole = Mass.ofGrams(Math.round(by.abs().milligrams() / 1000.0));
+    return (by.isNegative() ? "−" : "+") + formats.roughly(whole).substring(2);
+  }
+
+  // ---- tiles ----------------------------------------------------------------------------------
+
+  private static TileRow tile(Source source, BenchPart part) {
+    Formats formats = source.formats();
+    Optional<Purpose> usual = source.sheet().usualPurpose(part);
+    String mass =
+        part.isStarted()
+            ? formats.mass(part.mass())
+            : part.expected().map(formats::roughly).orElse("");
+    List<PurposeChoice> purposes =
+        Stream.of(Purpose.values())
+            .map(
+                purpose ->
+                    new PurposeChoice(
+                        purpose,
+                        part.purpose().filter(purpose::equals).isPresent(),
+                        usual.filter(purpose::equals).isPresent(),
+                        part.kind().mayBeFor(purpose)
+                            && (purpose != Purpose.HOLD || part.held().isPresent())))
+            .toList();
+    long venue = part.venueId().orElse(0L);
+    return new TileRow(
+        part,
+        mass,
+        part.isStarted(),
+        source.sheet().parentOf(part).map(p -> "from " + p.name()).orElse(""),
+        usual,
+        purposes,
+        venue,
+        source.venues().stream()
+            .filter(named -> named.id() == venue)
+            .map(Named::name)
+            .findFirst()
+            .orElse(""));
+  }
+
+  private static List<PreWork.Item> preWork(Source source, CutPlan plan) {
+    Lot lot = source.sheet().lot();
+    List<PreWork.Fate> fates =
+        source.sheet().expectedParts().stream()
+            .map(
+                part ->
+                    new PreWork.Fate(
+                        part.kind(),
+                        part.name(),
+                        part.purpose().or(() -> source.sheet().usualPurpose(part))))
+            .toList();
+    return PreWork.of(
+        new PreWork.Question(
+            lot.species(), lot.state(), lot.fish(), plan.fish().mean(), plan.choices(), fates));
+  }
+
+  private static List<Transfer> transfers(Source source, List<TileRow> tiles) {
+    Map<String, List<TileRow>> byVenue =
+        tiles.stream()
+            .filter(tile -> !tile.venueName().isEmpty())
+            .filter(tile -> !tile.venueName().equals(source.sheet().lot().venue()))
+            .collect(Collectors.groupingBy(TileRow::venueName, TreeMap::new, Collectors.toList()));
+    List<Transfer> transfers = new ArrayList<>();
+    byVenue.forEach(
+        (venue, rows) ->
+            transfers.add(
+                new Transfer(
+                    venue,
+                    rows.stream().map(PlanView::line).toList(),
+                    total(rows, source.formats()))));
+    return transfers;
+  }
+
+  private static String line(TileRow tile) {
+    BenchPart part = tile.part();
+    String dish = part.becomes().isEmpty() ? "" : " for " + part.becomes();
+    return part.name() + ", " + tile.mass() + dish;
+  }
+
+  private static String total(List<TileRow> rows, Formats formats) {
+    boolean measured = rows.stream().allMatch(TileRow::measured);
+    Mass all =
+        Mass.total(
+            rows.stream()
+                .map(
+                    row ->
+                        row.measured()
+                            ? row.part().mass()
+                            : row.part().expected().orElse(Mass.ZERO))
+                .toList());
+    return measured ? formats.mass(all) : formats.roughly(all);
+  }
+}

@@ -1,0 +1,74 @@
+package mosaicknife.app.demo;
+
+import java.util.Optional;
+import mosaicknife.app.bench.BenchPart;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.bench.PurposeBook;
+import mosaicknife.app.bench.SchoolBook;
+import mosaicknife.app.bench.WayBook;
+import mosaicknife.app.house.Named;
+import mosaicknife.core.anatomy.Purpose;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** The plans of the demo: the plaice and the albacore are planned, and one way is kept. */
+@Component
+@ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
+class DemoPlans {
+
+  private static final long POLLACK = 3;
+  private static final long PLAICE = 5;
+  private static final long ALBACORE = 7;
+
+  private final BenchSheets sheets;
+  private final SchoolBook schools;
+  private final WayBook ways;
+  private final PurposeBook purposes;
+
+  DemoPlans(BenchSheets sheets, SchoolBook schools, WayBook ways, PurposeBook purposes) {
+    this.sheets = sheets;
+    this.schools = schools;
+    this.ways = ways;
+    this.purposes = purposes;
+  }
+
+  void load(Named counter) {
+    schools.makeHouseAnswer(
+        POLLACK, "pin-bones", "our guests are told, and pulling tears soft flesh");
+    plaice();
+    albacore(counter);
+  }
+
+  private void plaice() {
+    purposes.planUsual(PLAICE);
+    BenchSheet sheet = sheets.get(PLAICE);
+    sheet.parts().stream()
+        .filter(part -> part.purpose().filter(Purpose.PLATE::equals).isPresent())
+        .forEach(part -> plan(PLAICE, part, Purpose.PLATE, "plaice on the bone", Optional.empty()));
+    ways.save(sheet.lot(), sheet.plan().choices(), "small plaice, four fillets");
+  }
+
+  /** One large fish over two venues: the bottom loins and the belly go to the counter. */
+  private void albacore(Named counter) {
+    schools.choose(ALBACORE, "shape", "blocks", "even slices for the tasting menu");
+    purposes.planUsual(ALBACORE);
+    for (BenchPart part : sheets.get(ALBACORE).parts()) {
+      boolean bottom = part.slot().startsWith("loin-bottom");
+      if (bottom || part.slot().equals("belly")) {
+        plan(
+            ALBACORE,
+            part,
+            bottom ? Purpose.PLATE : Purpose.SECOND_PLATE,
+            bottom ? "albacore, seared" : "belly with glaze",
+            Optional.of(counter.id()));
+      } else if (part.slot().startsWith("loin-top")) {
+        plan(ALBACORE, part, Purpose.PLATE, "albacore, tasting menu", Optional.empty());
+      }
+    }
+  }
+
+  private void plan(long lot, BenchPart part, Purpose purpose, String dish, Optional<Long> venue) {
+    purposes.plan(lot, part.slot(), part.version(), Optional.of(purpose), dish, venue);
+  }
+}

@@ -1,0 +1,322 @@
+package mosaicknife.app.bench;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.Statement;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import javax.sql.DataSource;
+import mosaicknife.app.WithPages;
+import mosaicknife.core.breakdown.Explanation.Cause;
+import mosaicknife.core.quantity.Mass;
+import org.postgresql.PGConnection;
+import org.postgresql.PGNotification;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.testng.annotations.Test;
+
+/** The bench as its script and its buttons use it. */
+public class BenchPagesTest extends WithPages {
+
+  private static final long HAKE_WITH_A_TARE = 4;
+  private static final long GURNARDS = 6;
+  private static final long ALBACORE = 7;
+
+  @Autowired private BenchSheets sheets;
+  @Autowired private TallyBook tallies;
+  @Autowired private DataSource database;
+
+  private MockHttpServletResponse quietly(String who, String address, String... fields)
+      throws Exception {
+    MockHttpServletRequestBuilder request =
+        post(address)
+            .cookie(session(who))
+            .with(csrf())
+            .header("HX-Request", "true")
+            .accept(MediaType.APPLICATION_JSON);
+    for (int i = 0; i < fields.length; i += 2) {
+      request.param(fields[i], fields[i + 1]);
+    }
+    return mvc.perform(request).andReturn().getResponse();
+  }
+
+  private static String text(MockHttpServletResponse answer) throws Exception {
+    return answer.getContentAsString(StandardCharsets.UTF_8);
+  }
+
+  private BenchPart part(long lot, String slot) {
+    return sheets.get(lot).find(slot).orElseThrow();
+  }
+
+  private static String weighings(long lot) {
+    return "/bench/" + lot + "/weighings";
+  }
+
+  @Test
+  public void aWeightThatWaitedKeepsItsMomentAndItsReadingAndArrivesOnce() throws Exception {
+    String id = UUID.randomUUID().toString();
+    Instant taken = sheets.get(GURNARDS).lot().receivedAt().plusMillis(1);
+    for (int again = 0; again < 2; again++) {
+      MockHttpServletResponse answer =
+          quietly(
+              "tobiah",
+              weighings(GURNARDS),
+              "id",
+              id,
+              "part",
+              "collar",
+              "fish",
+              "1",
+              "source",
+              "scale",
+              "gross",
+              "300000",
+              "tare",
+              "212000",
+              "step",
+              "2000",
+              "at",
+              Long.toString(taken.toEpochMilli() + 1));
+      assertEquals(answer.getStatus(), 200, text(answer));
+      assertEquals(text(answer), "{\"said\":\"Collars 88 g taken.\",\"sentence\":\"\"}");
+    }
+    List<Taken> all = part(GURNARDS, "collar").taken();
+    assertEquals(all.size(), 1);
+    assertEquals(all.get(0).mass(), Mass.ofGrams(88));
+    assertEquals(all.get(0).step().orElseThrow(), Mass.ofGrams(2));
+    assertEquals(all.get(0).at().toEpochMilli(), taken.toEpochMilli() + 1);
+
+    String back = UUID.randomUUID().toString();
+    String others = UUID.randomUUID().toString();
+    MockHttpServletResponse notMine =
+        quietly("ines", "/bench/6/back", "own", others, "weighing", id);
+    assertEquals(notMine.getStatus(), 422);
+    assertTrue(text(notMine).contains("Somebody else took that weight"), text(notMine));
+    for (int again = 0; again < 2; again++) {
+      MockHttpServletResponse answer =
+          quietly("tobiah", "/bench/6/back", "own", back, "weighing", id);
+      assertEquals(answer.getStatus(), 200, text(answer));
+    }
+    assertFalse(part(GURNARDS, "collar").isStarted());
+    MockHttpServletResponse stale =
+        quietly("tobiah", "/bench/6/back", "own", UUID.randomUUID().toString(), "weighing", id);
+    assertEquals(stale.getStatus(), 409, text(stale));
+  }
+
+  @Test
+  public void whatCannotBeAWeightIsRefusedWithASentenceAndStoresNothing() throws Exception {
+    String[][] wrong = {
+      {"typed", "", "is no weight"},
+      {"typed", "-3 kg", "-3 kg"},
+      {"typed", "900 kg", "more than the whole lot"},
+      {"typed", "1.318 stone", "1.318 stone"},
+      {"typed", "<b>9</b>", "<b>9</b>"},
+      {"scale", "", "That reading is gone"},
+    };
+    int before = sheets.facts(ALBACORE).size();
+    for (String[] one : wrong) {
+      MockHttpServletResponse answer =
+          quietly(
+              "tobiah",
+              weighings(ALBACORE),
+              "id",
+              UUID.randomUUID().toString(),
+              "part",
+              "head",
+              "source",
+              one[0],
+              "typed",
+              one[1]);
+      assertEquals(answer.getStatus(), 422, one[1]);
+      assertTrue(text(answer).contains("\"said\":\"\""), text(answer));
+      assertFalse(text(answer).contains("\"sentence\":\"\""), text(answer));
+    }
+    MockHttpServletResponse broken =
+        quietly(
+            "tobiah",
+            weighings(ALBACORE),
+            "part",
+            "head",
+            "source",
+            "scale",
+            "at",
+            "1",
+            "gross",
+            "-5",
+            "tare",
+            "0",
+            "step",
+            "0");
+    assertEquals(broken.getStatus(), 422);
+    assertEquals(sheets.facts(ALBACORE).size(), before);
+  }
+
+  @Test
+  public void aForgottenTareIsNamedAndMendedAndTheOldFigureIsKept() throws Exception {
+    BenchSheet sheet = sheets.get(HAKE_WITH_A_TARE);
+    BenchPart head = part(HAKE_WITH_A_TARE, "head");
+    Mass wrong = head.mass();
+    String page = page("tobiah", "/bench/4");
+    assertTrue(
+        page.contains(
+            "The steel tray weighs 212 g: its tare was almost certainly not taken on" + " Head."),
+        page);
+    assertTrue(tallies.find(sheet).orElseThrow().isAlarm());
+
+    String line = head.taken().get(0).id().toString();
+    String own = UUID.randomUUID().toString();
+    String stale =
+        follow(
+            "tobiah",
+            "/bench/4/mend",
+            "own",
+            UUID.randomUUID().toString(),
+            "line",
+            part(HAKE_WITH_A_TARE, "frame").taken().get(0).id().toString(),
+            "cause",
+            Cause.POUNDS_AS_KILOGRAMS.name());
+    assertTrue(stale.contains("The tally changed since"), "a scale does not type pounds");
+    for (int again = 0; again < 2; again++) {
+      send("tobiah", "/bench/4/mend", "own", own, "line", line, "cause", "TARE_NOT_TAKEN");
+    }
+    BenchPart mended = part(HAKE_WITH_A_TARE, "head");
+    assertEquals(mended.mass(), wrong.minus(Mass.ofGrams(212)));
+    assertEquals(mended.taken().get(0).reason(), "tare of the steel tray, 212 g, taken off");
+    assertFalse(tallies.find(sheets.get(HAKE_WITH_A_TARE)).orElseThrow().isAlarm());
+    assertEquals(
+        sheets.facts(HAKE_WITH_A_TARE).stream().filter(f -> f.part().equals("head")).count(), 2);
+
+    assertEquals(
+        quietly("tobiah", "/bench/4/back", "own", UUID.randomUUID().toString(), "weighing", own)
+            .getStatus(),
+        200,
+        "a mended figure can be taken back");
+    assertEquals(part(HAKE_WITH_A_TARE, "head").mass(), wrong);
+  }
+
+  @Test
+  public void everyReadingOfARowIsAPortion() throws Exception {
+    String slot = "portion-of-fillet-left";
+    long lot = 2;
+    String from =
+        sheets.get(lot).parts().stream()
+            .filter(p -> p.kind().code().equals("fillet"))
+            .findFirst()
+            .orElseThrow()
+            .slot();
+    slot = "portion-of-" + from;
+    send("tobiah", "/bench/2/row", "part", from);
+    send("tobiah", "/bench/2/row", "part", from);
+    for (String grams : new String[] {"151 g", "148 g", "152 g"}) {
+      assertEquals(
+          quietly(
+                  "tobiah",
+                  weighings(lot),
+                  "id",
+                  UUID.randomUUID().toString(),
+                  "part",
+                  slot,
+                  "source",
+                  "typed",
+                  "typed",
+                  grams)
+              .getStatus(),
+          200);
+    }
+    BenchPart row = part(lot, slot);
+    assertTrue(row.inARow());
+    assertEquals(row.taken().stream().map(Taken::pieceNo).toList(), List.of(1, 2, 3));
+    assertEquals(row.mass(), Mass.ofGrams(451));
+    assertEquals(
+        sheets.get(lot).breakdown().leaves().stream()
+            .filter(leaf -> leaf.kind().code().equals("portion"))
+            .mapToInt(leaf -> leaf.pieces())
+            .sum(),
+        3);
+    MockHttpServletResponse tooMuch =
+        quietly(
+            "tobiah",
+            weighings(lot),
+            "id",
+            UUID.randomUUID().toString(),
+            "part",
+            slot,
+            "source",
+            "typed",
+            "typed",
+            "900 g");
+    assertEquals(tooMuch.getStatus(), 422);
+    assertTrue(text(tooMuch).contains("The pieces of"), text(tooMuch));
+    UUID last = part(lot, slot).taken().get(2).id();
+    quietly(
+        "tobiah",
+        "/bench/2/back",
+        "own",
+        UUID.randomUUID().toString(),
+        "weighing",
+        last.toString());
+    assertEquals(part(lot, slot).mass(), Mass.ofGrams(299), "only the last portion is taken back");
+    while (part(lot, slot).isStarted()) {
+      send("tobiah", "/bench/2/back");
+    }
+  }
+
+  @Test
+  public void aNoteIsKeptWithItsPartAndItsHtmlIsText() throws Exception {
+    String own = UUID.randomUUID().toString();
+    for (int again = 0; again < 2; again++) {
+      send("maren", "/bench/7/notes", "own", own, "part", "head", "note", "hook mark <script>");
+    }
+    String page = page("maren", "/bench/7");
+    assertEquals(page.split("hook mark &lt;script&gt;", -1).length, 2);
+    assertFalse(page.contains("hook mark <script>"));
+    assertTrue(
+        follow("maren", "/bench/7/notes", "own", UUID.randomUUID().toString(), "note", "  ")
+            .contains("name"),
+        "an empty note is refused with a sentence");
+  }
+
+  @Test
+  public void everyChangeIsToldToTheOtherInstances() throws Exception {
+    try (Connection other = database.getConnection();
+        Statement statement = other.createStatement()) {
+      statement.execute("listen lot_changed");
+      String id = UUID.randomUUID().toString();
+      quietly(
+          "tobiah",
+          weighings(ALBACORE),
+          "id",
+          id,
+          "part",
+          "fins",
+          "source",
+          "typed",
+          "typed",
+          "0.4 kg");
+      PGNotification[] news = other.unwrap(PGConnection.class).getNotifications(1_000);
+      assertTrue(news != null && news.length > 0, "no news within a second");
+      assertEquals(news[0].getParameter(), Long.toString(ALBACORE));
+      quietly("tobiah", "/bench/7/back", "own", UUID.randomUUID().toString(), "weighing", id);
+      statement.execute("unlisten lot_changed");
+    }
+  }
+
+  @Test
+  public void theGuideIsThereAndTheModelCannotEndItsScript() throws Exception {
+    String page = page("maren", "/bench/7");
+    assertTrue(page.contains("id=\"guide\""));
+    String model = page.substring(page.indexOf("id=\"bench-model\""));
+    model = model.substring(model.indexOf('>') + 1, model.indexOf("</script>"));
+    assertTrue(model.startsWith("{\"lot\":7,"), model);
+    assertFalse(model.contains("<"));
+  }
+}

@@ -1,0 +1,235 @@
+package mosaicknife.app.cutplan;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Currency;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.WithPages;
+import mosaicknife.app.bench.BenchPart;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.bench.SchoolBook;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.dock.Arrival;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.Origin;
+import mosaicknife.app.dock.Receipt;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.testng.annotations.Test;
+
+/** The cut plan: schools, fates, ways, the sheet. */
+public class PlanPagesTest extends WithPages {
+
+  @Autowired private BenchSheets sheets;
+  @Autowired private SchoolBook schools;
+  @Autowired private LotBook lots;
+  @Autowired private HouseBook houses;
+  @Autowired private CatalogueBook catalogue;
+
+  private long receive(String species, State state, int count, String kilograms) {
+    Lot[] made = new Lot[1];
+    people.as(
+        "tobiah",
+        () ->
+            made[0] =
+                lots.receive(
+                    new Receipt(
+                        UUID.randomUUID(),
+                        catalogue.now().getSpecies(species),
+                        state,
+                        count,
+                        Mass.ofKilograms(kilograms),
+                        Optional.of(Mass.ofKilograms(kilograms)),
+                        UnitPrice.ofPerKilogram("10", Currency.getInstance("EUR")),
+                        "Marram Quay Fish",
+                        houses.venues().get(0).id(),
+                        Origin.WILD,
+                        LocalDate.now(ZoneOffset.UTC),
+                        "",
+                        Arrival.UNASKED)));
+    return made[0].id();
+  }
+
+  private BenchPart part(long lot, String slot) {
+    return sheets.get(lot).find(slot).orElseThrow();
+  }
+
+  private String choose(long lot, String school, String choice) throws Exception {
+    return follow("ines", "/plan/" + lot + "/schools/" + school, "choice", choice);
+  }
+
+  private String assign(long lot, String slot, String... fields) throws Exception {
+    String[] all = new String[fields.length + 2];
+    all[0] = "version";
+    all[1] = Integer.toString(part(lot, slot).version());
+    System.arraycopy(fields, 0, all, 2, fields.length);
+    return follow("ines", "/plan/" + lot + "/parts/" + slot, all);
+  }
+
+  @Test
+  public void aSwitchShowsWhatItWouldChangeBeforeItIsPressed() throws Exception {
+    long lot = receive("pollack", State.GUTTED, 1, "3.9");
+    String page = page("ines", "/plan/" + lot);
+    assertTrue(page.contains("Through the ribs"), "ribs are asked");
+    assertTrue(page.contains("a plate"), "the sous chef sees money");
+    assertTrue(page.contains("Before the first cut"));
+    String learner = page("maren", "/plan/" + lot);
+    assertFalse(learner.contains(" a plate<"), "a learner sees no money");
+    assertTrue(learner.contains("Through the ribs"));
+  }
+
+  @Test
+  public void skinningAddsATileToTheBenchAndPuttingItBackTakesItAway() throws Exception {
+    long lot = receive("pollack", State.GUTTED, 1, "3.9");
+    Mass before = part(lot, "fillet-left").expected().orElseThrow();
+    assertTrue(sheets.get(lot).find("skin").isEmpty());
+    choose(lot, "skin", "off");
+    BenchPart skin = part(lot, "skin");
+    assertTrue(skin.planned() && !skin.skipped());
+    assertTrue(part(lot, "fillet-left").expected().orElseThrow().compareTo(before) < 0);
+    choose(lot, "skin", "on");
+    assertTrue(part(lot, "skin").skipped());
+    assertEquals(part(lot, "fillet-left").expected().orElseThrow(), before);
+  }
+
+  @Test
+  public void aPartThatWasWeighedCannotBePlannedAway() throws Exception {
+    long lot = receive("pollack", State.GUTTED, 1, "3.9");
+    send(
+        "tobiah",
+        "/bench/" + lot + "/weighings",
+        "part",
+        "collar",
+        "source",
+        "typed",
+        "typed",
+        "180 g");
+    String page = choose(lot, "collar", "head");
+    assertTrue(page.contains("Collars was weighed already"), page.substring(0, 2_000));
+    assertEquals(
+        Optional.ofNullable(schools.answers(lot).get("collar"))
+            .map(a -> a.choice())
+            .orElse("first"),
+        "first",
+        "the refused answer is not kept");
+    assertTrue(choose(lot, "collar", "sideways").contains("That is no answer"));
+    assertTrue(choose(lot, "gut", "now").contains("does not ask that question"));
+    MockHttpServletResponse learner =
+        send("maren", "/plan/" + lot + "/schools/skin", "choice", "off");
+    assertEquals(learner.getStatus(), 403);
+  }
+
+  @Test
+  public void theAnswerOfTheHouseNeedsAReasonAndCountsForTheNextLot() throws Exception {
+    long lot = receive("hake", State.GUTTED, 1, "2.2");
+    choose(lot, "belly", "lining");
+    String address = "/plan/" + lot + "/schools/belly/house";
+    assertTrue(follow("ines", address, "reason", " ").contains("Say why"));
+    follow("ines", address, "reason", "the lining is bitter");
+    long next = receive("hake", State.GUTTED, 1, "2.4");
+    assertEquals(schools.answers(next).get("belly").choice(), "lining");
+    assertEquals(schools.answers(next).get("belly").reason(), "the lining is bitter");
+    assertTrue(sheets.get(next).find("belly-lining").isPresent());
+    String page = page("ines", "/plan/" + next);
+    assertTrue(page.contains("House: lining off, because the lining is bitter (Ines Varga)"));
+    choose(next, "belly", "keep");
+    assertTrue(page("ines", "/plan/" + next).contains("This lot differs."));
+    choose(lot, "belly", "keep");
+    follow("ines", address, "reason", "back to what it was");
+    assertEquals(send("tobiah", address, "reason", "mine").getStatus(), 403);
+  }
+
+  @Test
+  public void aWayIsKeptForASizeAndTheNextLotFollowsItWithItsVenues() throws Exception {
+    long lot = receive("turbot", State.GUTTED, 1, "2.2");
+    long counter =
+        houses.venues().stream()
+            .filter(v -> v.name().equals("Low Tide Counter"))
+            .findFirst()
+            .orElseThrow()
+            .id();
+    choose(lot, "skin", "off");
+    String slot = "fillet-blind-back";
+    assign(lot, slot, "purpose", "PLATE", "becomes", "turbot", "venue", Long.toString(counter));
+    assertTrue(follow("ines", "/plan/" + lot + "/ways", "name", "").contains("name of the way"));
+    follow("ines", "/plan/" + lot + "/ways", "name", "split turbot");
+    long same = receive("turbot", State.GUTTED, 1, "2.3");
+    assertEquals(part(same, slot).venueId(), Optional.of(counter));
+    assertEquals(part(same, slot).purpose(), Optional.of(Purpose.PLATE));
+    assertTrue(sheets.get(same).find("skin").isPresent());
+    assertTrue(page("ines", "/plan/" + same).contains("the house’s way “split turbot”"));
+    long large = receive("turbot", State.GUTTED, 1, "7.5");
+    assertEquals(part(large, slot).purpose(), Optional.empty(), "another size is another way");
+    String page = page("ines", "/plan/" + large);
+    String way = page.substring(page.indexOf("/ways/") + 6, page.indexOf("/follow"));
+    follow("ines", "/plan/" + large + "/ways/" + way + "/follow");
+    assertEquals(part(large, slot).purpose(), Optional.of(Purpose.PLATE));
+    follow("ines", "/plan/" + large + "/ways/" + way + "/forget");
+    long after = receive("turbot", State.GUTTED, 1, "2.3");
+    assertEquals(part(after, slot).purpose(), Optional.empty());
+  }
+
+  @Test
+  public void everyTileHasAFateBeforeTheFirstCutAndAnOpenOneStaysVisible() throws Exception {
+    long lot = receive("hake", State.UNGUTTED, 1, "2.2");
+    assertTrue(page("ines", "/plan/" + lot).contains("tiles have no purpose yet"));
+    follow("ines", "/plan/" + lot + "/usual");
+    BenchSheet planned = sheets.get(lot);
+    assertTrue(planned.isPlanned());
+    assertFalse(page("ines", "/plan/" + lot).contains("no purpose yet"));
+    assertEquals(part(lot, "head").purpose(), Optional.of(Purpose.POT));
+
+    int old = part(lot, "head").version();
+    assign(lot, "head", "purpose", "SECOND_PLATE", "becomes", "curry <b>hot</b>");
+    assertEquals(part(lot, "head").becomes(), "curry <b>hot</b>");
+    assertFalse(page("ines", "/plan/" + lot).contains("curry <b>hot"));
+    String stale =
+        follow(
+            "ines",
+            "/plan/" + lot + "/parts/head",
+            "version",
+            Integer.toString(old),
+            "purpose",
+            "POT");
+    assertTrue(stale.contains("Somebody else decided on Head"), "stale");
+    assertTrue(assign(lot, "gills", "purpose", "POT").contains("no use on a plate or in a pot"));
+    assertTrue(assign(lot, "frame", "purpose", "HOLD").contains("Second life"));
+    assertEquals(part(lot, "frame").purpose(), Optional.of(Purpose.POT));
+  }
+
+  @Test
+  public void aDishNeedsAPurposeAndKeepsItsHold() throws Exception {
+    long lot = receive("hake", State.GUTTED, 1, "2.2");
+    assertTrue(assign(lot, "head", "becomes", "soup").contains("What is Head for?"));
+    assertEquals(part(lot, "head").becomes(), "");
+    assertTrue(assign(lot, "head", "purpose", "POT", "venue", "999999").contains("no such venue"));
+  }
+
+  @Test
+  public void theCutSheetIsAPdfAndALotOverTwoVenuesHasATransferList() throws Exception {
+    String page = page("ines", "/plan/7");
+    assertTrue(page.contains("To other venues"));
+    assertTrue(page.contains("Low Tide Counter"));
+    byte[] pdf =
+        mvc.perform(MockMvcRequestBuilders.get("/plan/7/sheet.pdf").cookie(session("tobiah")))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    assertEquals(new String(pdf, 0, 5, StandardCharsets.US_ASCII), "%PDF-");
+    assertTrue(pdf.length > 10_000, "fonts and drawing are inside");
+  }
+}
