@@ -111,6 +111,24 @@ public class SchemaTest extends WithDatabase {
       {"a rule that ran out before it was read", "update length_rule set expires = dated - 1"},
       {"a rule without a source", "update length_rule set source = ''"},
       {"a fish of eleven metres", "update length_rule set minimum_mm = 11000"},
+      {"a tray of nothing", "insert into tray (name, mass_mg) values ('Air', 0)"},
+      {"a tray without a name", "update tray set name = ' '"},
+      {"a tray twice", "insert into tray (name, mass_mg) values ('STEEL TRAY', 212000)"},
+      {
+        "a piece before the first",
+        "insert into weighing select gen_random_uuid(), part_id, fish_no, kind, mass_mg, source, gross_mg, tare_mg, readability_mg, typed, null, '', taken_by, taken_at, -1 from weighing where kind = 'TAKEN' limit 1"
+      },
+      {
+        "the same part first weighed twice",
+        "insert into weighing select gen_random_uuid(), part_id, fish_no, kind, mass_mg, source, gross_mg, tare_mg, readability_mg, typed, null, '', taken_by, taken_at, piece_no from weighing where supersedes is null limit 1"
+      },
+      {"a house answer without a reason", "update house_school set reason = ' '"},
+      {"a way for fish of no size", "update house_way set to_mg = from_mg"},
+      {
+        "a note that says nothing",
+        "insert into bench_note select gen_random_uuid(), 1, null, ' ', 1, now()"
+      },
+      {"a part sent to a venue that is not", "update lot_part set venue_id = 999"},
       {"a supplier twice", "insert into supplier (name) values ('GREY SKERRY LANDINGS')"},
     };
   }
@@ -125,8 +143,8 @@ public class SchemaTest extends WithDatabase {
     String heads =
         """
         select count(*) from (
-          select part_id, fish_no from weighing where supersedes is null
-          group by part_id, fish_no having count(*) > 1) twice
+          select part_id, fish_no, piece_no from weighing where supersedes is null
+          group by part_id, fish_no, piece_no having count(*) > 1) twice
         """;
     String forks =
         """

@@ -112,6 +112,8 @@ public class PlanPagesTest extends WithPages {
     send(
         "tobiah",
         "/bench/" + lot + "/weighings",
+        "id",
+        UUID.randomUUID().toString(),
         "part",
         "collar",
         "source",
