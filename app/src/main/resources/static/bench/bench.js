@@ -8,6 +8,7 @@
   const byId = function (id) { return document.getElementById(id); };
   const sheet = function () { return byId("sheet"); };
   let last = null;
+  let held = null; // what was taken and still lies there: it is not offered again
 
   // ---- trays: which one is under the part ------------------------------------------------------
   const trayKey = "bench-tray";
@@ -30,6 +31,8 @@
 
   // ---- the live scale --------------------------------------------------------------------------
   const show = function (reading) {
+    if (held && (reading.motion !== "steady" || reading.figure !== held)) held = null;
+    if (held) reading = Object.assign({}, reading, { takeable: false });
     last = reading;
     const live = byId("live");
     if (!live) return;
@@ -64,11 +67,17 @@
 
   // ---- what is on the board: the server's model, and what it does not know yet ------------------
   let model = null;
-  let place = null;         // which part of which fish
+  let place = null;         // which part of which fish; by hand, or the next one by itself
   const readModel = function () {
     model = JSON.parse(byId("bench-model").textContent);
-    place = { fish: Number(sheet().dataset.fish), part: sheet().dataset.part };
+    // a sheet that was asked for before the last tap must not turn the bench back
+    if (keepsPlace && place) {
+      if (!place.byHand) place.part = nextPart(partsNow(), place.fish)?.slot || "";
+      return;
+    }
+    place = { fish: Number(sheet().dataset.fish), part: sheet().dataset.part, byHand: Boolean(sheet().dataset.asked) };
   };
+  let keepsPlace = false;
   const partsNow = function () {
     const parts = model.parts.map(function (part) { return Object.assign({}, part, { taken: part.taken.slice() }); });
     queue.overlay(lot).forEach(function (op) {
@@ -127,6 +136,7 @@
     form.elements.part.value = chosen.slot;
     form.elements.fish.value = place.fish;
     form.elements.supersedes.value = taken ? taken.id : "";
+    document.querySelectorAll("#tare-form, #stand-in form").forEach(function (other) { if (other.elements.part) other.elements.part.value = chosen.slot; });
   };
   const drawWaiting = function () {
     const count = queue.waiting();
@@ -134,7 +144,7 @@
     if (!waiting) return;
     const slow = count > 0 && (queue.isAway() || count > 2);
     waiting.hidden = !slow;
-    waiting.textContent = count === 1 ? "1 weight waits here until the server answers. Go on." : count + " weights wait here until the server answers. Go on.";
+    waiting.textContent = !slow ? "" : count === 1 ? "1 weight waits here until the server answers. Go on." : count + " weights wait here until the server answers. Go on.";
     const stopped = byId("stopped");
     const refused = queue.refused();
     stopped.hidden = refused.length === 0;
@@ -191,14 +201,15 @@
     };
     if (!typed) {
       Object.assign(op.fields, { reading: last.number, gross: last.grossMg, tare: last.tareMg, step: last.stepMg });
-      show(Object.assign({}, last, { takeable: false }));
+      held = last.figure;
+      show(last);
     } else {
       field.value = "";
       byId("typed-echo").replaceChildren();
       sessionStorage.removeItem("draft:" + field.dataset.draftKey);
     }
     queue.add(op);
-    if (!part.row) place.part = nextPart(partsNow(), place.fish)?.slot || "";
+    if (!part.row) place = { fish: place.fish, part: nextPart(partsNow(), place.fish)?.slot || "", byHand: false };
     draw();
     say(part.name + " " + text);
   };
@@ -216,19 +227,22 @@
       ? model.parts.find(function (p) { return p.slot === part.slot; }).taken.find(function (t) { return t.id === waiting.fields.supersedes; }) : null;
     const fish = part.taken.find(function (t) { return t.id === target; }).fish;
     const id = queue.newId();
+    held = null;
     queue.add({ id: id, lot: lot, slot: part.slot, name: part.name, fish: fish, takesBack: target, before: before, url: "/bench/" + lot + "/back", text: "",
       fields: { own: id, weighing: target } });
-    if (fish === place.fish) place.part = part.slot;
+    if (fish === place.fish) place = { fish: fish, part: part.slot, byHand: true };
     draw();
     say(part.name + " taken back.");
   };
 
   document.addEventListener("submit", function (event) {
-    if (event.target.id === "take") {
+    // the form has a field called id, which hides its own
+    const form = event.target.getAttribute("id");
+    if (form === "take") {
       event.preventDefault();
       event.stopImmediatePropagation();
       take(event.submitter ? event.submitter.value === "typed" : false);
-    } else if (event.target.id === "back-form") {
+    } else if (form === "back-form") {
       event.preventDefault();
       event.stopImmediatePropagation();
       takeBack();
@@ -241,8 +255,8 @@
       refresh();
     } else if (news && news.refused) {
       const op = news.refused;
-      place.part = op.slot;
-      place.fish = op.fish;
+      held = null;
+      place = { fish: op.fish, part: op.slot, byHand: true };
       complain(news.sentence);
       const field = byId("typed");
       if (op.fields.typed && field && !field.value) field.value = op.fields.typed;
@@ -257,7 +271,7 @@
   let turn = 0;
   let waiting = null;
   const hrefOf = function (data) {
-    return "/bench/" + lot + "?fish=" + data.fish + (data.part ? "&part=" + encodeURIComponent(data.part) : "");
+    return "/bench/" + lot + "?fish=" + data.fish + (data.byHand && data.part ? "&part=" + encodeURIComponent(data.part) : "");
   };
   const load = async function (href, chosenByHand) {
     const mine = ++turn;
@@ -274,19 +288,27 @@
       queue.shown(began);
       sheet().replaceWith(box.content.firstElementChild);
       htmx.process(sheet());
-      document.dispatchEvent(new Event("htmx:afterSwap"));
+      keepsPlace = true;
+      try { document.dispatchEvent(new Event("htmx:afterSwap")); } finally { keepsPlace = false; }
+      // what is shown of the part, its guide and its reasons, is of the part that was asked for
+      if ((sheet().dataset.part || "") !== place.part || Number(sheet().dataset.fish) !== place.fish) refresh();
     } else if (chosenByHand && answer && answer.status < 500) {
       location.href = href; // the whole page: it asks to sign in, or says what is wrong
     }
   };
   const choose = function (wanted) {
-    place = { fish: wanted.fish, part: wanted.part };
+    place = { fish: wanted.fish, part: wanted.part, byHand: wanted.byHand };
     calm();
     draw();
     load(hrefOf(place), true);
   };
   let requestBegan = 0;
-  document.addEventListener("htmx:beforeRequest", function () { turn++; clearTimeout(waiting); requestBegan = performance.now(); });
+  document.addEventListener("htmx:beforeRequest", function (event) {
+    requestBegan = performance.now();
+    if (event.detail.target?.id !== "sheet") return;
+    turn++;
+    clearTimeout(waiting);
+  });
 
   // news: another tablet weighed, or this one did
   const refresh = function () {
@@ -327,7 +349,7 @@
     if (said) say(said);
     showTray();
     showGuide();
-    if (queue.overlay(lot).length > 0) draw();
+    draw();
     drawWaiting();
     history.replaceState(null, "", hrefOf(place));
   });
@@ -341,9 +363,9 @@
       event.preventDefault();
       const query = new URL(link.href?.baseVal || link.getAttribute("href"), location.href).searchParams;
       const fish = Number(query.get("fish") || 1);
-      choose({ fish: fish, part: query.get("part") || nextPart(partsNow(), fish)?.slot || "" });
+      choose({ fish: fish, part: query.get("part") || nextPart(partsNow(), fish)?.slot || "", byHand: query.has("part") });
     } else if (region && region.dataset.slot !== "remainder") {
-      choose({ fish: place.fish, part: region.dataset.slot });
+      choose({ fish: place.fish, part: region.dataset.slot, byHand: true });
     }
   });
 

@@ -17,6 +17,7 @@ import mosaicknife.core.quantity.Mass;
  * @param fishNo which fish is worked, from 1; 0 for all together
  * @param fishChoices the fish to choose from; empty for a single fish
  * @param selected the part to be weighed now; empty when all are
+ * @param asked whether that part was asked for, or is the next by itself
  * @param previous the weighing of the selected part that stands, if it is weighed again
  * @param rows one row per part
  * @param tally what the tally says
@@ -27,6 +28,7 @@ record BenchView(
     int fishNo,
     List<Integer> fishChoices,
     Optional<BenchPart> selected,
+    boolean asked,
     Optional<Taken> previous,
     List<Row> rows,
     Tally tally,
@@ -73,6 +75,7 @@ record BenchView(
         fishNo,
         choices,
         selected,
+        wanted.flatMap(sheet::find).isPresent(),
         previous,
         rows,
         tally(sheet, suspected, formats),

@@ -1,8 +1,6 @@
 package mosaicknife.app.bench;
 
 import mosaicknife.app.device.StandInPanel;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.http.HttpStatus;
@@ -18,12 +16,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class StandInController {
 
-  private final LotBook lots;
+  private final BenchSheets sheets;
   private final SimulatedFish fish;
   private final StandInPanel hands;
 
-  StandInController(LotBook lots, SimulatedFish fish, StandInPanel hands) {
-    this.lots = lots;
+  StandInController(BenchSheets sheets, SimulatedFish fish, StandInPanel hands) {
+    this.sheets = sheets;
     this.fish = fish;
     this.hands = hands;
   }
@@ -36,9 +34,9 @@ class StandInController {
       @RequestParam(defaultValue = "") String part,
       @RequestParam(name = "fish", defaultValue = "1") int fishNo,
       @RequestHeader(name = "HX-Request", required = false) String htmx) {
-    Lot lot = lots.get(id);
+    BenchSheet sheet = sheets.get(id);
     switch (action) {
-      case "put" -> hands.putOn(fish.massOf(lot, part, Math.min(fishNo, lot.fish())));
+      case "put" -> hands.putOn(fish.massOf(sheet, part, Math.min(fishNo, sheet.lot().fish())));
       case "off" -> hands.takeOff();
       case "tray" -> hands.changeTray();
       case "step1" -> hands.changeStep(Mass.ofGrams(1));

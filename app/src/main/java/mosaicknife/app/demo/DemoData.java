@@ -226,7 +226,7 @@ class DemoData implements ApplicationRunner {
             1,
             "");
     for (String slot : new String[] {"fins", "gills", "head", "collar", "fillet-left"}) {
-      weigh(lot, slot, fish.massOf(lot, slot, 1));
+      weigh(lot, slot, fish.massOf(sheets.get(lot.id()), slot, 1));
     }
     assign(lot, "fillet-left", Purpose.PLATE, Use.PLAIN);
     assign(lot, "gills", Purpose.COMPOST, Use.PLAIN);
@@ -248,7 +248,7 @@ class DemoData implements ApplicationRunner {
             0,
             "");
     for (BenchPart part : sheets.get(lot.id()).parts()) {
-      Mass mass = fish.massOf(lot, part.slot(), 1);
+      Mass mass = fish.massOf(sheets.get(lot.id()), part.slot(), 1);
       boolean onTheTray = part.slot().equals("head");
       weigh(lot, part.slot(), onTheTray ? mass.plus(StandInPanel.TRAY) : mass);
     }
@@ -285,7 +285,7 @@ class DemoData implements ApplicationRunner {
             "");
     for (String slot : new String[] {"fins", "guts", "gills", "head"}) {
       for (int number = 1; number <= 2; number++) {
-        weigh(lot, slot, number, fish.massOf(lot, slot, number));
+        weigh(lot, slot, number, fish.massOf(sheets.get(lot.id()), slot, number));
       }
     }
   }
@@ -336,7 +336,7 @@ class DemoData implements ApplicationRunner {
 
   private void weighAll(Lot lot) {
     for (BenchPart part : sheets.get(lot.id()).parts()) {
-      weigh(lot, part.slot(), fish.massOf(lot, part.slot(), 1));
+      weigh(lot, part.slot(), fish.massOf(sheets.get(lot.id()), part.slot(), 1));
     }
   }
 

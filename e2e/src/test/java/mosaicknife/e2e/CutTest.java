@@ -1,0 +1,278 @@
+package mosaicknife.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.ColorScheme;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Currency;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.bench.BenchSheet;
+import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.dock.Arrival;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.Origin;
+import mosaicknife.app.dock.Receipt;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.Balance.Verdict;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import org.testng.Reporter;
+import org.testng.annotations.Test;
+
+/** Three body plans broken from the plan to the closed tally, and what happens at one board. */
+public class CutTest extends InBrowser {
+
+  private static final int FORGOTTEN_TARE = 4;
+  private static final int GURNARDS = 6;
+
+  private long receive(String species, State state, String kilograms) {
+    Lot[] made = new Lot[1];
+    bean(DemoPeople.class)
+        .as(
+            "tobiah",
+            () ->
+                made[0] =
+                    bean(LotBook.class)
+                        .receive(
+                            new Receipt(
+                                UUID.randomUUID(),
+                                bean(CatalogueBook.class).now().getSpecies(species),
+                                state,
+                                1,
+                                Mass.ofKilograms(kilograms),
+                                Optional.of(Mass.ofKilograms(kilograms)),
+                                UnitPrice.ofPerKilogram("12", Currency.getInstance("EUR")),
+                                "Holm Sound Boats",
+                                bean(HouseBook.class).venues().get(0).id(),
+                                Origin.WILD,
+                                LocalDate.now(ZoneOffset.UTC),
+                                "",
+                                Arrival.UNASKED)));
+    return made[0].id();
+  }
+
+  private BenchSheet sheet(long lot) {
+    return bean(BenchSheets.class).get(lot);
+  }
+
+  private Page plan(long lot) {
+    Page page = signedIn("ines");
+    page.navigate(address("/plan/" + lot));
+    return page;
+  }
+
+  private static void press(Page page, String school, String choice) {
+    page.click("#school-" + school + " button:has-text('" + choice + "')");
+    assertThat(page.locator("#school-" + school + " button[aria-pressed=true]"))
+        .containsText(choice);
+  }
+
+  private static void decideTheRest(Page page) {
+    page.click("button:has-text('usual purpose')");
+    assertThat(page.locator(".tile-rows .undecided")).hasCount(0);
+    page.click("a:has-text('To the bench')");
+    assertThat(page.locator("#live-words")).hasText("empty");
+  }
+
+  /** Weighs every part in the order the bench proposes, each on the scale stand-in. */
+  private void weighAll(Page page, long lot) {
+    int parts = sheet(lot).expectedParts().size();
+    page.click("#stand-in summary");
+    for (int weighed = 0; weighed < parts; weighed++) {
+      String part = page.locator("#next-part b").textContent();
+      page.click("#stand-in button[value=put]");
+      assertThat(page.locator("#live-words")).hasText("steady");
+      assertThat(page.locator("#take-button")).isEnabled();
+      page.click("#take-button");
+      assertThat(page.locator(".tally tr.weighed")).hasCount(weighed + 1);
+      assertThat(page.locator("#said")).hasText(Pattern.compile(part + " .* taken\\."));
+    }
+    assertThat(page.locator(".verdict.closed")).containsText("It adds up.");
+    BenchSheet sheet = sheet(lot);
+    assertEquals(sheet.balance().verdict(), Verdict.CLOSED);
+    assertTrue(sheet.breakdown().leaves().stream().allMatch(l -> l.purpose().isPresent()));
+    page.click("#stand-in button[value=off]");
+    page.click("button:has-text('Close the lot')");
+    assertThat(page.locator("#said")).hasText("Lot " + lot + " is closed.");
+  }
+
+  @Test
+  public void aRoundBodiedFishFromThePlanToTheClosedTally() {
+    long lot = receive("hake", State.UNGUTTED, "3.4");
+    Page page = plan(lot);
+    String portions = page.locator(".plan-sums dd").first().textContent();
+    Locator off = page.locator("#school-skin button:has-text('Off')");
+    assertThat(off).containsText("Fillet −");
+    assertThat(off).containsText("a plate");
+    press(page, "skin", "Off");
+    press(page, "collar", "Stays on the head");
+    press(page, "pin-bones", "Cut out as a strip");
+    assertFalse(page.locator(".plan-sums dd").first().textContent().isBlank(), portions);
+    assertThat(page.locator(".tile-rows")).containsText("Pin-bone strip");
+    assertThat(page.locator(".pre-work")).containsText("Gut it now");
+    decideTheRest(page);
+    assertThat(page.locator(".tally")).containsText("Skin");
+    weighAll(page, lot);
+    assertEquals(sheet(lot).find("skin").orElseThrow().taken().size(), 1);
+  }
+
+  @Test
+  public void aFlatfishFromThePlanToTheClosedTally() {
+    long lot = receive("turbot", State.GUTTED, "2.6");
+    Page page = plan(lot);
+    press(page, "skin", "Off");
+    page.fill("#tile-fillet-eye-back input[name=becomes]", "turbot, sea herbs");
+    page.click("#tile-fillet-eye-back .letter-button:has-text('P')");
+    assertThat(page.locator("#tile-fillet-eye-back input[name=becomes]"))
+        .hasValue("turbot, sea herbs");
+    decideTheRest(page);
+    page.keyboard().press("g");
+    assertThat(page.locator("#guide")).isVisible();
+    page.keyboard().press("g");
+    assertThat(page.locator("#guide")).isHidden();
+    weighAll(page, lot);
+  }
+
+  @Test
+  public void aLargeLoinFishOverTwoVenuesFromThePlanToTheClosedTally() {
+    long lot = receive("albacore", State.GUTTED, "13.8");
+    Page page = plan(lot);
+    press(page, "shape", "A cylinder for a roast");
+    assertThat(page.locator(".tile-rows")).containsText("Trim");
+    assertThat(page.locator(".pre-work")).containsText("Two people lift");
+    page.click("#tile-loin-bottom-left .letter-button:has-text('P')");
+    page.selectOption("#tile-loin-bottom-left select", "to Low Tide Counter");
+    assertThat(page.locator(".transfer")).containsText("Bottom left loin");
+    decide(page, "dark-muscle", "S");
+    decideTheRest(page);
+    weighAll(page, lot);
+    page.navigate(address("/plan/" + lot));
+    assertThat(page.locator(".transfer")).containsText("Low Tide Counter");
+    assertFalse(
+        page.locator(".transfer").textContent().contains("≈"), "weighed parts are no estimates");
+  }
+
+  private static void decide(Page page, String slot, String letter) {
+    page.click("#tile-" + slot + " .letter-button:has-text('" + letter + "')");
+    assertThat(page.locator("#tile-" + slot + " .letter-button[aria-pressed=true]"))
+        .hasText(letter);
+  }
+
+  @Test
+  public void aForgottenTareIsFoundAndMendedInOneTap() {
+    Page page = signedIn("tobiah");
+    page.navigate(address("/bench/" + FORGOTTEN_TARE));
+    assertThat(page.locator(".mosaic.cracked .crack-edge")).isVisible();
+    assertThat(page.locator(".suspicion.first"))
+        .containsText(
+            "The steel tray weighs 212 g: its tare was almost certainly not taken on Head.");
+    page.click(".suspicion.first .mend");
+    assertThat(page.locator(".verdict.closed")).containsText("It adds up.");
+    assertThat(page.locator(".tally tr:has-text('Head') .flags")).containsText("↻");
+    assertThat(page.locator(".mosaic.cracked")).hasCount(0);
+  }
+
+  @Test
+  public void twoTabletsOnOneLotSeeEachOthersWeightsWithinASecond() {
+    Page one = signedIn("tobiah");
+    Page two = signedIn("ines");
+    one.navigate(address("/bench/" + GURNARDS + "?fish=3"));
+    two.navigate(address("/bench/" + GURNARDS + "?fish=3"));
+    assertThat(two.locator("#live-words")).hasText("empty");
+    assertThat(one.locator("#live-words")).hasText("empty");
+    String[] weights = {"91 g", "92 g", "93 g"};
+    for (int i = 0; i < weights.length; i++) {
+      Page from = i % 2 == 0 ? one : two;
+      Page to = i % 2 == 0 ? two : one;
+      String part = from.locator("#next-part b").textContent();
+      from.fill("#typed", weights[i]);
+      long taken = System.nanoTime();
+      from.click("#take-typed");
+      assertThat(to.locator(".tally tr:has-text('" + part + "') .weight"))
+          .hasText(weights[i], new LocatorAssertions.HasTextOptions().setTimeout(5_000));
+      long millis = (System.nanoTime() - taken) / 1_000_000;
+      Reporter.log("the other tablet showed it after %d ms".formatted(millis), true);
+      assertTrue(millis < 1_500, "within a second of the server's clock: " + millis + " ms");
+      assertThat(to.locator("#next-part b")).not().hasText(part);
+    }
+  }
+
+  @Test
+  public void portionsAreTakenInARowAndATrayIsTakenOff() {
+    long lot = receive("hake", State.GUTTED, "2.4");
+    Page page = signedIn("tobiah");
+    page.navigate(address("/bench/" + lot + "?part=fillet-left"));
+    assertThat(page.locator("#live-words")).hasText("empty");
+    page.click("#trays summary");
+    page.locator("#trays .pick:has-text('Steel tray')").click();
+    assertThat(page.locator("#tray-name")).hasText("Steel tray");
+    assertThat(page.locator("#live-words")).hasText("below zero: tare again");
+    page.click("#stand-in summary");
+    page.click("#stand-in button[value=tray]");
+    assertThat(page.locator("#live-words")).hasText("empty");
+    page.click("#stand-in button[value=put]");
+    assertThat(page.locator("#take-button")).isEnabled();
+    String shown = page.locator("#live-figure").textContent();
+    page.click("#take-button");
+    assertThat(page.locator(".tally tr[data-slot=fillet-left] .weight")).containsText(shown);
+    page.click("#stand-in button[value=tray]");
+    page.click("#stand-in summary");
+    page.click("#trays summary");
+    page.locator("#trays .pick:has-text('No tray')").click();
+
+    page.click(".tally a:has-text('Left fillet')");
+    page.click("#more summary");
+    page.click("#start-row");
+    assertThat(page.locator("#next-part b")).hasText("Portions of left fillet");
+    for (String portion : List.of("181 g", "179 g")) {
+      page.fill("#typed", portion);
+      page.click("#take-typed");
+      assertThat(page.locator("#said")).hasText("Portions of left fillet " + portion + " taken.");
+      assertThat(page.locator("#next-part b")).hasText("Portions of left fillet");
+    }
+    assertThat(page.locator(".tally tr:has-text('Portions') th")).containsText("2 so far");
+    page.keyboard().press("Escape");
+    page.locator("#main").focus();
+    page.keyboard().press("z");
+    assertThat(page.locator(".tally tr:has-text('Portions') th")).containsText("1 so far");
+    Mass net = sheet(lot).find("fillet-left").orElseThrow().taken().get(0).mass();
+    assertTrue(net.inGrams().intValue() < 1_000, "the tray was taken off: " + net);
+  }
+
+  @Test
+  public void figuresAreLargeAndButtonsAreForGloves() {
+    for (int[] size : new int[][] {{1280, 800}, {800, 1280}}) {
+      Page page = tablet(size[0], size[1], ColorScheme.DARK);
+      signIn(page, "tobiah");
+      page.navigate(address("/bench/3"));
+      Number figure =
+          (Number)
+              page.evaluate(
+                  "() => parseFloat(getComputedStyle(document.getElementById('live')).fontSize)");
+      assertTrue(figure.doubleValue() >= 72, "figures of " + figure + " px");
+      Number least =
+          (Number)
+              page.evaluate(
+                  """
+                  () => Math.min(...Array.from(document.querySelectorAll('.keys-bar button, .keys-bar summary'))
+                    .filter(b => b.offsetParent).map(b => b.getBoundingClientRect().height))
+                  """);
+      assertTrue(least.doubleValue() >= 56, "a key of " + least + " px");
+      assertEquals(page.evaluate("() => document.documentElement.scrollWidth > innerWidth"), false);
+    }
+  }
+}
