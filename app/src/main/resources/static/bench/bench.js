@@ -68,8 +68,28 @@
   // ---- what is on the board: the server's model, and what it does not know yet ------------------
   let model = null;
   let place = null;         // which part of which fish; by hand, or the next one by itself
+  const modelKey = "bench-model-" + lot;
+  const apply = function (op, parts) {
+    const part = parts.find(function (p) { return p.slot === op.slot; });
+    if (!part) return;
+    part.taken = part.taken.filter(function (t) { return t.id !== op.id && t.id !== (op.takesBack || op.fields.supersedes); });
+    if (!op.takesBack) part.taken.push({ id: op.id, fish: op.fish, text: op.text, waits: !op.acked });
+    else if (op.before) part.taken.push(op.before);
+  };
+  // the server has it: so does the model, should the next sheet not come
+  const learn = function (op) {
+    apply(op, model.parts);
+    model.mine = op.takesBack ? "" : op.id;
+    try { localStorage.setItem(modelKey, JSON.stringify(model)); } catch (e) { /* the next sheet tells */ }
+  };
   const readModel = function () {
     model = JSON.parse(byId("bench-model").textContent);
+    // a page that was kept for offline is older than what this browser saw last
+    try {
+      const seen = JSON.parse(localStorage.getItem(modelKey));
+      if (seen && seen.stamp >= model.stamp && seen.person === model.person) model = seen;
+      else localStorage.setItem(modelKey, JSON.stringify(model));
+    } catch (e) { /* without room only the page itself is known */ }
     // a sheet that was asked for before the last tap must not turn the bench back
     if (keepsPlace && place) {
       if (!place.byHand) place.part = nextPart(partsNow(), place.fish)?.slot || "";
@@ -80,13 +100,7 @@
   let keepsPlace = false;
   const partsNow = function () {
     const parts = model.parts.map(function (part) { return Object.assign({}, part, { taken: part.taken.slice() }); });
-    queue.overlay(lot).forEach(function (op) {
-      const part = parts.find(function (p) { return p.slot === op.slot; });
-      if (!part) return;
-      part.taken = part.taken.filter(function (t) { return t.id !== op.id && t.id !== (op.takesBack || op.fields.supersedes); });
-      if (!op.takesBack) part.taken.push({ id: op.id, fish: op.fish, text: op.text, waits: true });
-      else if (op.before) part.taken.push(op.before);
-    });
+    queue.overlay(lot).forEach(function (op) { apply(op, parts); });
     return parts;
   };
   const takenOf = function (part, fish) {
@@ -177,12 +191,17 @@
     if (!form) return;
     const parts = partsNow();
     const part = parts.find(function (p) { return p.slot === form.elements.part.value; });
-    if (!part || Date.now() - lastTake < 250) return;
+    if (!part) return;
     const before = takenOf(part, place.fish);
     const reason = document.querySelector("#sheet input[name=reason]:checked")?.value || "";
     if (!typed && !(last && last.takeable)) return;
     const field = byId("typed");
     const text = typed ? field.value.trim() : last.figure + " " + last.unit;
+    if (!text) {
+      // the second tap of a double one says nothing
+      if (Date.now() - lastTake > 600) complain("Type the weight first, like 1.318 kg.");
+      return;
+    }
     // what goes to the server at once is judged there; what has to wait must at least be a weight
     if (typed && queue.isAway() && !/^\d{1,6}([.,]\d{1,3})?\s*(g|kg|oz|lb|lbs)?(\s+\d{1,2}([.,]\d)?\s*oz)?$/i.test(text)) {
       complain("“" + text + "” is no weight. Write it like 1.318 kg.");
@@ -252,6 +271,7 @@
   const heardFromQueue = function (news) {
     if (news && news.done) {
       say(news.said);
+      if (news.done.lot === lot) learn(news.done);
       refresh();
     } else if (news && news.refused) {
       const op = news.refused;
@@ -263,6 +283,7 @@
       say(news.sentence);
       refresh();
     }
+    if (!news && !place.byHand) place.part = nextPart(partsNow(), place.fish)?.slot || "";
     draw();
     drawWaiting();
   };

@@ -110,6 +110,7 @@ window.MosaicQueue = (function () {
         const result = await send(op);
         if (result.kind === "done") {
           failures = 0;
+          op.acked = true;
           acked.push({ op: op, at: performance.now() });
           await drop(op);
           listener({ done: op, said: result.said });

@@ -59,6 +59,7 @@
   // who signs out leaves no page behind in this browser
   document.querySelector('form[action$="/sign-out"]')?.addEventListener("submit", function () {
     if (window.caches) caches.delete("bench-1");
+    Object.keys(localStorage).filter(function (key) { return key.startsWith("bench-model-"); }).forEach(function (key) { localStorage.removeItem(key); });
   });
 
   const offline = document.getElementById("offline");

@@ -124,6 +124,28 @@ abstract class InBrowser {
     return page;
   }
 
+  /** Takes a typed weight on one page and returns after how many ms another page shows it. */
+  static long millisUntilSeen(Page from, Page to, String weight) {
+    String part = from.locator("#next-part b").textContent();
+    from.fill("#typed", weight);
+    to.evaluate(
+        """
+        ([part, weight]) => { window.seenAt = 0; const look = () => {
+            const row = Array.from(document.querySelectorAll('.tally tbody tr')).find(r => r.textContent.includes(part));
+            if (row && row.querySelector('.weight').textContent.includes(weight)) window.seenAt = Date.now(); };
+          new MutationObserver(look).observe(document.getElementById('bench-page'), { subtree: true, childList: true, characterData: true }); }
+        """,
+        List.of(part, weight));
+    double taken =
+        ((Number)
+                from.evaluate(
+                    "() => { document.getElementById('take-typed').click(); return Date.now(); }"))
+            .doubleValue();
+    to.waitForFunction("() => window.seenAt > 0");
+    double seen = ((Number) to.evaluate("() => window.seenAt")).doubleValue();
+    return Math.round(seen - taken);
+  }
+
   Page signedIn(String name) {
     Page page = tablet();
     signIn(page, name);

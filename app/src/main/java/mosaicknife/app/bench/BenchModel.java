@@ -1,5 +1,6 @@
 package mosaicknife.app.bench;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,6 +9,7 @@ import mosaicknife.app.shared.Formats;
 /**
  * The bench as the script keeps it, so that work goes on while the server is away.
  *
+ * @param stamp when it was made, so that the newer of two is known
  * @param lot the lot number
  * @param person who works, so that weights that wait are sent as theirs alone
  * @param fish how many fish
@@ -16,7 +18,7 @@ import mosaicknife.app.shared.Formats;
  * @param parts the parts in cutting order
  */
 record BenchModel(
-    long lot, long person, int fish, boolean open, String mine, List<PartModel> parts) {
+    long stamp, long lot, long person, int fish, boolean open, String mine, List<PartModel> parts) {
 
   /** A part. */
   record PartModel(
@@ -31,8 +33,10 @@ record BenchModel(
   /** A weighing that stands. */
   record TakenModel(UUID id, int fish, String text) {}
 
-  static BenchModel of(BenchSheet sheet, long person, Optional<UUID> mine, Formats formats) {
+  static BenchModel of(
+      Instant now, BenchSheet sheet, long person, Optional<UUID> mine, Formats formats) {
     return new BenchModel(
+        now.toEpochMilli(),
         sheet.lot().id(),
         person,
         sheet.lot().fish(),

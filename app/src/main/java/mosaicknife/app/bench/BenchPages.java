@@ -1,5 +1,6 @@
 package mosaicknife.app.bench;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,6 +50,7 @@ class BenchPages {
   private final StandInPanel hands;
   private final CatalogueBook catalogue;
   private final JsonMapper json;
+  private final Clock clock;
 
   BenchPages(
       BenchSheets sheets,
@@ -62,7 +64,8 @@ class BenchPages {
       Scale scale,
       StandInPanel hands,
       CatalogueBook catalogue,
-      JsonMapper json) {
+      JsonMapper json,
+      Clock clock) {
     this.sheets = sheets;
     this.tallies = tallies;
     this.notes = notes;
@@ -75,6 +78,7 @@ class BenchPages {
     this.hands = hands;
     this.catalogue = catalogue;
     this.json = json;
+    this.clock = clock;
   }
 
   /** Which part of which fish the bench works on. */
@@ -121,7 +125,7 @@ class BenchPages {
     model.addAttribute(
         "benchModel",
         // inside a script element, where only the end of one could end it early
-        json.writeValueAsString(BenchModel.of(sheet, person.id(), mine, formats))
+        json.writeValueAsString(BenchModel.of(clock.instant(), sheet, person.id(), mine, formats))
             .replace("<", "\\u003c"));
   }
 

@@ -1,0 +1,190 @@
+package mosaicknife.e2e;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.HttpURLConnection;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+
+/**
+ * A database that keeps what it committed and applications in processes of their own, so that a
+ * test can pull their plugs. The throw-away database of the other tests may lose its last commits.
+ */
+final class Houses implements AutoCloseable {
+
+  private static final int WAIT_SECONDS = 90;
+
+  private final Path folder;
+  private final Path programs;
+  private final boolean root;
+  private final int databasePort;
+  private final List<Process> applications = new ArrayList<>();
+
+  Houses() {
+    try {
+      folder = Files.createTempDirectory(Path.of("/tmp"), "mosaic-outage");
+      root = "root".equals(System.getProperty("user.name"));
+      try (Stream<Path> versions = Files.list(Path.of("/usr/lib/postgresql"))) {
+        programs = versions.max(Comparator.naturalOrder()).orElseThrow().resolve("bin");
+      }
+      databasePort = freePort();
+      if (root) {
+        run("chown", "postgres:", folder.toString());
+      }
+      postgres(
+          "initdb", "-D", data(), "-U", "mosaic", "-A", "trust", "-E", "UTF8", "--locale=C.UTF-8");
+      startDatabase();
+      postgres("createdb", "-h", "127.0.0.1", "-p", port(), "-U", "mosaic", "mosaic");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private String data() {
+    return folder.resolve("data").toString();
+  }
+
+  private String port() {
+    return Integer.toString(databasePort);
+  }
+
+  String url() {
+    return "jdbc:postgresql://127.0.0.1:" + databasePort + "/mosaic";
+  }
+
+  void startDatabase() {
+    postgres(
+        "pg_ctl",
+        "-D",
+        data(),
+        "-w",
+        "-l",
+        folder.resolve("data/server.log").toString(),
+        "-o",
+        "-p " + databasePort + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''",
+        "start");
+  }
+
+  /** The plug is pulled: no goodbye, no checkpoint; the next start recovers from the log. */
+  void killDatabase() {
+    postgres("pg_ctl", "-D", data(), "-m", "immediate", "-w", "stop");
+  }
+
+  private void postgres(String program, String... arguments) {
+    List<String> command = new ArrayList<>();
+    if (root) {
+      command.addAll(
+          List.of(
+              "setpriv",
+              "--reuid=postgres",
+              "--regid=postgres",
+              "--init-groups",
+              "--reset-env",
+              "--"));
+    }
+    command.add(programs.resolve(program).toString());
+    command.addAll(List.of(arguments));
+    run(command.toArray(String[]::new));
+  }
+
+  private void run(String... command) {
+    try {
+      Process process =
+          new ProcessBuilder(command)
+              .directory(Path.of("/tmp").toFile())
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.appendTo(log("commands")))
+              .start();
+      if (!process.waitFor(WAIT_SECONDS, TimeUnit.SECONDS) || process.exitValue() != 0) {
+        throw new IllegalStateException(
+            String.join(" ", command) + " failed: " + Files.readString(log("commands").toPath()));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private File log(String name) {
+    return Path.of("target", "outage-" + name + ".log").toAbsolutePath().toFile();
+  }
+
+  /** Starts an application as its own process and waits until it answers. */
+  Process start(int port, boolean demo) {
+    try {
+      Process process =
+          new ProcessBuilder(
+                  Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                  "-XX:TieredStopAtLevel=1",
+                  "-XX:+UseSerialGC",
+                  "-Xmx512m",
+                  "-cp",
+                  System.getProperty("java.class.path"),
+                  "mosaicknife.app.MosaicKnifeApplication",
+                  "--server.port=" + port,
+                  "--spring.datasource.url=" + url(),
+                  "--spring.datasource.username=mosaic",
+                  "--spring.datasource.password=",
+                  "--mosaic.demo=" + demo,
+                  "--mosaic.scale.stand-in=true")
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.appendTo(log("application-" + port)))
+              .start();
+      applications.add(process);
+      waitFor(port, process);
+      return process;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static void waitFor(int port, Process process) throws IOException {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(WAIT_SECONDS);
+    while (System.nanoTime() < end && process.isAlive()) {
+      try {
+        HttpURLConnection up =
+            (HttpURLConnection)
+                URI.create("http://127.0.0.1:" + port + "/up").toURL().openConnection();
+        up.setConnectTimeout(500);
+        up.setReadTimeout(2_000);
+        if (up.getResponseCode() == 200) {
+          return;
+        }
+      } catch (IOException e) {
+        pause();
+      }
+    }
+    throw new IOException("the application on port " + port + " did not start");
+  }
+
+  private static void pause() {
+    try {
+      Thread.sleep(200);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  static int freePort() throws IOException {
+    try (ServerSocket socket = new ServerSocket(0)) {
+      return socket.getLocalPort();
+    }
+  }
+
+  @Override
+  public void close() {
+    applications.forEach(Process::destroyForcibly);
+    killDatabase();
+    run("rm", "-rf", folder.toString());
+  }
+}
