@@ -3,8 +3,10 @@ package mosaicknife.app.picture;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Drawing;
@@ -17,6 +19,10 @@ import mosaicknife.core.anatomy.Purpose;
  * @param views the views
  */
 public record FishPicture(String viewBox, List<ViewPicture> views) {
+
+  private static final Map<String, Drawn> DRAWN = new ConcurrentHashMap<>();
+
+  private record Drawn(Drawing drawing, FishPicture picture) {}
 
   /** How a part stands while the fish is worked. */
   public enum Standing {
@@ -58,7 +64,18 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
       String contour,
       List<RegionPicture> regions,
       List<String> marks,
-      List<String> eye) {}
+      List<String> eye) {
+
+    private ViewPicture marked(Function<String, Optional<PartMark>> marks) {
+      return new ViewPicture(
+          id,
+          name,
+          contour,
+          regions.stream().map(region -> region.marked(marks)).toList(),
+          this.marks,
+          eye);
+    }
+  }
 
   /**
    * One region.
@@ -79,6 +96,10 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
       String y,
       Optional<PartMark> mark,
       boolean first) {
+
+    private RegionPicture marked(Function<String, Optional<PartMark>> marks) {
+      return new RegionPicture(slot, path, clipped, x, y, marks.apply(slot), first);
+    }
 
     /**
      * Returns the CSS class of the region.
@@ -103,10 +124,28 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
    * @return the picture
    */
   public static FishPicture of(BodyPlan plan, Function<String, Optional<PartMark>> marks) {
+    FishPicture bare = bare(plan);
+    return new FishPicture(
+        bare.viewBox(), bare.views().stream().map(view -> view.marked(marks)).toList());
+  }
+
+  /** The lines of a body plan are worked out once: they are the same for every fish of it. */
+  private static FishPicture bare(BodyPlan plan) {
+    Drawn drawn = DRAWN.get(plan.code());
+    if (drawn == null || drawn.drawing() != plan.drawing()) {
+      drawn = new Drawn(plan.drawing(), draw(plan));
+      DRAWN.put(plan.code(), drawn);
+    }
+    return drawn.picture();
+  }
+
+  private static FishPicture draw(BodyPlan plan) {
     Drawing drawing = plan.drawing();
     Set<String> numbered = new HashSet<>();
     List<ViewPicture> views =
-        drawing.views().stream().map(view -> view(plan, view, marks, numbered)).toList();
+        drawing.views().stream()
+            .map(view -> view(plan, view, slot -> Optional.empty(), numbered))
+            .toList();
     return new FishPicture(
         "0 0 " + SvgPath.number(drawing.width()) + " " + SvgPath.number(drawing.height()), views);
   }
