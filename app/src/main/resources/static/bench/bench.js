@@ -127,6 +127,13 @@
       if (tag) tag.setAttribute("class", "tag " + (part === chosen ? "next" : taken ? "weighed" : "pending"));
     });
     drawNext(parts, chosen);
+    // what only the server can tell is not left standing as if it were still true
+    byId("guide")?.classList.toggle("stale", sheet().dataset.part !== place.part);
+    if (queue.isAway() && queue.waiting() > 0) {
+      const judged = document.querySelector("#sheet .judged span");
+      if (judged) judged.textContent = "The sums follow when the server answers.";
+      document.querySelector("#sheet .verdict")?.classList.remove("closed", "over", "short");
+    }
   };
   const drawNext = function (parts, chosen) {
     const next = byId("next-part");

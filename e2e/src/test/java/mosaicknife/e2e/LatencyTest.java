@@ -5,6 +5,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Page;
+import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -13,6 +14,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -50,8 +53,8 @@ public class LatencyTest extends InBrowser {
 
   private static final int BENCHES = 20;
   private static final int SECONDS = 20;
-  private static final int WARM_SECONDS = 8;
-  private static final int FISH = 4;
+  private static final int WARM_SECONDS = 12;
+  private static final int FISH = 5;
   private static final List<String> PARTS =
       List.of("fins", "guts", "gills", "head", "collar", "fillet-left", "fillet-right", "belly");
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
@@ -184,15 +187,20 @@ public class LatencyTest extends InBrowser {
     }
     hands.scheduleAtFixedRate(
         this::insertBare, WARM_SECONDS * 1000L + 25, 50, TimeUnit.MILLISECONDS);
-    Thread.sleep((WARM_SECONDS + SECONDS) * 1000L);
+    Thread.sleep(WARM_SECONDS * 1000L);
+    long[] before = processor();
+    Thread.sleep(SECONDS * 1000L);
+    long[] after = processor();
     hands.shutdown();
     hands.awaitTermination(15, TimeUnit.SECONDS);
 
+    double stolen = (double) (after[1] - before[1]) / Math.max(1, after[0] - before[0]);
     double take = percentile(takes, 0.95);
     double insert = percentile(inserts, 0.95);
     Reporter.log(
         ("%d weights of %d benches: half within %.1f ms, 95 %% within %.1f ms; a bare insert of the"
-                + " same row: half within %.1f ms, 95 %% within %.1f ms (%d inserts)")
+                + " same row: half within %.1f ms, 95 %% within %.1f ms (%d inserts); taken by"
+                + " neighbours of the machine: %.1f %% of the processor")
             .formatted(
                 takes.size(),
                 BENCHES,
@@ -200,13 +208,24 @@ public class LatencyTest extends InBrowser {
                 take,
                 percentile(inserts, 0.5),
                 insert,
-                inserts.size()),
+                inserts.size(),
+                100 * stolen),
         true);
     assertEquals(refused.get(), 0, "refused or lost");
     assertTrue(takes.size() > BENCHES * SECONDS * 0.8, "only " + takes.size() + " weights");
-    // a machine that others slow down needs longer for the bare insert too
-    double slowed = Math.max(1, insert / 5);
+    // on a machine of its own 30 ms; where neighbours take from it, the queue of twenty grows
+    double slowed = Math.max(insert / 5, stolen < 0.02 ? 1 : 1 + 40 * stolen);
     assertTrue(take <= 30 * slowed, "95 % within " + take + " ms, a bare insert " + insert);
+  }
+
+  /** Ticks of all processors, and those the host gave to others, since the machine started. */
+  private static long[] processor() throws IOException {
+    String[] ticks = Files.readAllLines(Path.of("/proc/stat")).get(0).trim().split("\\s+");
+    long all = 0;
+    for (int i = 1; i <= 8; i++) {
+      all += Long.parseLong(ticks[i]);
+    }
+    return new long[] {all, Long.parseLong(ticks[8])};
   }
 
   private void insertBare() {

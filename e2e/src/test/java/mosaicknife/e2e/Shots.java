@@ -5,6 +5,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** Takes the pictures of docs/screenshots from the demo; run by {@code ./mosaic shots}. */
@@ -16,19 +18,19 @@ public class Shots extends InBrowser {
   public void takeThePictures() {
     Page light = tablet();
     light.navigate(address("/sign-in"));
-    take(light, "sign-in");
     signIn(light, "ines");
     take(light, "today", "/");
     take(light, "buy", "/buy?profile=WEEKEND");
     take(light, "buy-plan", "/buy/dishes/1?profile=WEEKEND&litres=8");
     take(light, "catalogue-fish", "/catalogue/fish/gurnard");
     take(light, "catalogue-plan", "/catalogue/plans/deep-loin");
-    take(light, "dock", "/dock");
     take(light, "dock-receive", "/dock/receive");
     take(light, "dock-lot", "/dock/5");
     take(light, "bench-round", "/bench/3");
     take(light, "bench-over", "/bench/4");
-    take(light, "bench-several", "/bench/6");
+    take(light, "plan-round", "/plan/3");
+    take(light, "plan-flatfish", "/plan/5");
+    take(light, "plan-loin", "/plan/7");
     take(light, "cost", "/cost/1");
     take(light, "second-life", "/use/2");
 
@@ -40,6 +42,23 @@ public class Shots extends InBrowser {
     assertThat(dim.locator("#take-button")).isEnabled();
     dim.click("#stand-in summary");
     take(dim, "bench-flatfish-dark");
+
+    Page loin = tablet(1280, 800, ColorScheme.LIGHT);
+    signIn(loin, "tobiah");
+    loin.navigate(address("/bench/7"));
+    for (String weight : List.of("393 g", "2.48 kg", "770 g", "2.15 kg", "1.61 kg")) {
+      loin.fill("#typed", weight);
+      loin.click("#take-typed");
+      assertThat(loin.locator("#said")).hasText(Pattern.compile(".* taken\\."));
+      assertThat(loin.locator(".tally tr.waits")).hasCount(0);
+    }
+    loin.click("#stand-in summary");
+    loin.click("#stand-in button[value=put]");
+    assertThat(loin.locator("#take-button")).isEnabled();
+    loin.click("#stand-in summary");
+    loin.locator("#main").focus();
+    loin.keyboard().press("g");
+    take(loin, "bench-loin");
 
     Page upright = tablet(800, 1280, ColorScheme.LIGHT);
     signIn(upright, "tobiah");

@@ -2,6 +2,7 @@ package mosaicknife.app.account;
 
 import java.time.ZoneId;
 import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.TrayBook;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.quantity.UnitSystem;
@@ -19,10 +20,12 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class HouseController {
 
   private final HouseBook houses;
+  private final TrayBook trays;
   private final PeopleBook people;
 
-  HouseController(HouseBook houses, PeopleBook people) {
+  HouseController(HouseBook houses, TrayBook trays, PeopleBook people) {
     this.houses = houses;
+    this.trays = trays;
     this.people = people;
   }
 
@@ -32,6 +35,7 @@ class HouseController {
     model.addAttribute("roles", Role.values());
     model.addAttribute("venues", houses.venues());
     model.addAttribute("suppliers", houses.suppliers());
+    model.addAttribute("trays", trays.trays());
     model.addAttribute("systems", UnitSystem.values());
     model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
     return "house/house";
@@ -52,6 +56,18 @@ class HouseController {
   String addVenue(@RequestParam String name) {
     houses.addVenue(name);
     return "redirect:/house";
+  }
+
+  @PostMapping("/house/trays")
+  String addTray(@RequestParam String name, @RequestParam String mass) {
+    trays.add(name, mass);
+    return "redirect:/house#trays";
+  }
+
+  @PostMapping("/house/trays/{id}/away")
+  String putTrayAway(@PathVariable long id) {
+    trays.putAway(id);
+    return "redirect:/house#trays";
   }
 
   @PostMapping("/house/people")

@@ -28,12 +28,14 @@ import mosaicknife.core.breakdown.ScaleError;
 import mosaicknife.core.craft.Pace;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.plan.Guide;
-import org.springframework.stereotype.Component;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Fills the model of the bench page and of its sheet. */
-@Component
+/** Fills the model of the bench page and of its sheet, all of it as of one moment. */
+@Service
+@Transactional(readOnly = true)
 class BenchPages {
 
   private static final Duration SHORTEST_PACE = Duration.ofSeconds(10);
@@ -84,7 +86,7 @@ class BenchPages {
   /** Which part of which fish the bench works on. */
   record Place(long lotId, Optional<String> part, int fish) {}
 
-  void fill(Model model, Place place) {
+  public void fill(Model model, Place place) {
     Formats formats = houses.house().formats();
     Person person = current.get();
     BenchSheet sheet = sheets.get(place.lotId());

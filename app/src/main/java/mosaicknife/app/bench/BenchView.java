@@ -137,7 +137,7 @@ record BenchView(
     return switch (balance.verdict()) {
       case OPEN ->
           balance.tallied().isPositive()
-              ? "%d of %d weighed. %s still inside the fish."
+              ? "%d of %d weighed. %s still inside."
                   .formatted(
                       sheet.weightsTaken(), sheet.weights(), formats.mass(balance.remainder()))
               : "Nothing weighed yet. Put the first part on the scale.";

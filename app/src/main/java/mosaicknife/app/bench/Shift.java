@@ -6,8 +6,10 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.core.anatomy.PartClass;
@@ -20,11 +22,15 @@ import org.springframework.transaction.annotation.Transactional;
 class Shift {
 
   private static final Duration LENGTH = Duration.ofHours(10);
+  private static final Duration ANEW = Duration.ofSeconds(20);
+  private static final int MOST_LOTS = 12;
+  private static final int MOST_KEPT = 500;
 
   private final WeighingRepository weighings;
   private final BenchSheets sheets;
   private final CurrentPerson current;
   private final Clock clock;
+  private final Map<Hands, Kept> kept = new ConcurrentHashMap<>();
 
   Shift(WeighingRepository weighings, BenchSheets sheets, CurrentPerson current, Clock clock) {
     this.weighings = weighings;
@@ -35,23 +41,45 @@ class Shift {
 
   private record Cut(Instant at, double overNorm) {}
 
-  /** Whether the cuts of this person get lighter; empty where there are too few to tell. */
+  private record Hands(long person, String species) {}
+
+  private record Kept(Optional<Drift> drift, Instant at) {}
+
+  /**
+   * Whether the cuts of this person get lighter; empty where there are too few to tell. It reads
+   * many lots, so it is looked at anew only now and then: a knife does not get dull in seconds.
+   */
   @Transactional(readOnly = true)
   public Optional<Drift> drift(BenchSheet sheet) {
+    Hands hands = new Hands(current.get().id(), sheet.lot().species().code());
+    Kept known = kept.get(hands);
+    Instant now = clock.instant();
+    if (known == null || known.at().plus(ANEW).isBefore(now)) {
+      if (kept.size() >= MOST_KEPT) {
+        kept.clear();
+      }
+      known = new Kept(look(sheet), now);
+      kept.put(hands, known);
+    }
+    return known.drift();
+  }
+
+  private Optional<Drift> look(BenchSheet sheet) {
     String by = current.get().name();
-    List<Long> lots =
-        weighings.lotsOf(
-            current.get().id(),
-            sheet.lot().species().code(),
-            clock.instant().minus(LENGTH),
-            Drift.FEWEST);
-    if (lots.isEmpty()) {
+    Instant since = clock.instant().minus(LENGTH);
+    if (weighings.countMainCutsOf(current.get().id(), since) < Drift.FEWEST) {
       return Optional.empty();
     }
+    List<Long> lots =
+        weighings.lotsOfMainCutsOf(current.get().id(), since).stream()
+            .sorted(Comparator.reverseOrder())
+            .limit(MOST_LOTS)
+            .toList();
     Set<Long> others = new LinkedHashSet<>(lots);
     others.remove(sheet.lot().id());
     List<Double> yields =
         Stream.concat(Stream.of(sheet), others.stream().map(sheets::get))
+            .filter(lot -> lot.lot().species().code().equals(sheet.lot().species().code()))
             .flatMap(lot -> cuts(lot, by))
             .sorted(Comparator.comparing(Cut::at))
             .map(Cut::overNorm)

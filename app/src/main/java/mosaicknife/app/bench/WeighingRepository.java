@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.NativeQuery;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface WeighingRepository extends Repository<WeighingEntity, UUID> {
@@ -44,16 +45,11 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
         and not exists (select 1 from weighing later where later.supersedes = w.id)
       """;
 
-  String LOTS_OF_PERSON =
+  String MAIN_CUTS_OF =
       """
-      select p.lot_id from weighing w join lot_part p on p.id = w.part_id
-        join lot l on l.id = p.lot_id
-      where w.taken_by = :person and w.taken_at >= :since and l.species = :species
-        and w.mass_mg is not null and p.parent_id is null
-      group by p.lot_id
-      having (select count(*) from weighing v where v.taken_by = :person and v.taken_at >= :since)
-             >= :fewest
-      order by p.lot_id desc limit 12
+      from WeighingEntity w join LotPartEntity p on p.id = w.partId
+      where w.takenBy = :person and w.takenAt >= :since and w.massMg is not null
+        and w.fishNo > 0 and p.parentId is null and p.kind in ('fillet', 'loin', 'wing')
       """;
 
   String OTHER_POOLING =
@@ -83,9 +79,13 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
   @NativeQuery(OTHER_POOLING)
   boolean isWeighedTheOtherWay(long partId, int fishNo);
 
-  /** Recent lots of a species with weights of a person, if the person took enough of them. */
-  @NativeQuery(LOTS_OF_PERSON)
-  List<Long> lotsOf(long person, String species, Instant since, int fewest);
+  /** How many main cuts a person weighed since a moment. */
+  @Query("select count(w) " + MAIN_CUTS_OF)
+  long countMainCutsOf(long person, Instant since);
+
+  /** The lots they are of. */
+  @Query("select distinct p.lotId " + MAIN_CUTS_OF)
+  List<Long> lotsOfMainCutsOf(long person, Instant since);
 
   @NativeQuery(IS_WEIGHED)
   boolean isWeighed(long partId);

@@ -12,6 +12,8 @@ import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Keeps the house: its name and units, its venues and suppliers. */
 @Service
@@ -19,6 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class HouseBook {
 
   private static final int LONGEST_NAME = 80;
+  private static final long KEPT_NANOS = 500_000_000;
   private static final BigDecimal MOST_LABOUR = new BigDecimal(1000);
   private static final Currency EUR = Currency.getInstance("EUR");
   private static final ZoneId UTC = ZoneId.of("UTC");
@@ -26,6 +29,8 @@ public class HouseBook {
   private final HouseRepository houses;
   private final VenueRepository venues;
   private final SupplierRepository suppliers;
+
+  private volatile Kept kept;
 
   HouseBook(HouseRepository houses, VenueRepository venues, SupplierRepository suppliers) {
     this.houses = houses;
@@ -40,10 +45,35 @@ public class HouseBook {
    */
   @Transactional(readOnly = true)
   public House house() {
-    return houses
-        .findById(HouseEntity.ONLY_ID)
-        .orElseGet(() -> new HouseEntity("Mosaic Knife", EUR, UnitSystem.METRIC, UTC))
-        .toHouse();
+    Kept known = kept;
+    if (known != null && System.nanoTime() - known.readAt() < KEPT_NANOS) {
+      return known.house();
+    }
+    House house =
+        houses
+            .findById(HouseEntity.ONLY_ID)
+            .orElseGet(() -> new HouseEntity("Mosaic Knife", EUR, UnitSystem.METRIC, UTC))
+            .toHouse();
+    kept = new Kept(house, System.nanoTime());
+    return house;
+  }
+
+  /**
+   * Every request asks several times how the house writes; another instance's change comes late.
+   */
+  private record Kept(House house, long readAt) {}
+
+  private void forgetAfterCommit() {
+    kept = null;
+    if (TransactionSynchronizationManager.isSynchronizationActive()) {
+      TransactionSynchronizationManager.registerSynchronization(
+          new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+              kept = null;
+            }
+          });
+    }
   }
 
   /**
@@ -61,6 +91,7 @@ public class HouseBook {
     }
     String houseName = PlainText.needed(name, LONGEST_NAME, "house", "name of the house");
     houses.save(new HouseEntity(houseName, currency(currency), UnitSystem.METRIC, UTC));
+    forgetAfterCommit();
     addVenue(firstVenue);
   }
 
@@ -88,6 +119,7 @@ public class HouseBook {
         zone(zone),
         labour(labour),
         hemisphere);
+    forgetAfterCommit();
   }
 
   private static BigDecimal labour(String typed) {
