@@ -10,12 +10,25 @@ import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.Statement;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Currency;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import javax.sql.DataSource;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.dock.Arrival;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.Origin;
+import mosaicknife.app.dock.Receipt;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -34,6 +47,9 @@ public class BenchPagesTest extends WithPages {
   @Autowired private BenchSheets sheets;
   @Autowired private TallyBook tallies;
   @Autowired private DataSource database;
+  @Autowired private LotBook lots;
+  @Autowired private HouseBook houses;
+  @Autowired private CatalogueBook catalogue;
 
   private MockHttpServletResponse quietly(String who, String address, String... fields)
       throws Exception {
@@ -308,6 +324,79 @@ public class BenchPagesTest extends WithPages {
       quietly("tobiah", "/bench/7/back", "own", UUID.randomUUID().toString(), "weighing", id);
       statement.execute("unlisten lot_changed");
     }
+  }
+
+  @Test
+  public void aKnifeThatGetsDullIsSeenOverTheFishOfAShift() throws Exception {
+    long lot = receiveMackerel(8);
+    for (int fish = 1; fish <= 8; fish++) {
+      send(
+          "maren",
+          weighings(lot),
+          "id",
+          UUID.randomUUID().toString(),
+          "part",
+          "fillet-left",
+          "fish",
+          Integer.toString(fish),
+          "source",
+          "typed",
+          "typed",
+          (130 - 4 * fish) + " g");
+    }
+    String page = page("maren", "/bench/" + lot + "?fish=8");
+    assertTrue(page.contains("Your last 8 cuts get lighter"), page);
+    assertFalse(
+        page("tobiah", "/bench/" + lot + "?fish=8").contains("get lighter"),
+        "it is said to the hands that cut");
+  }
+
+  private long receiveMackerel(int count) {
+    Lot[] made = new Lot[1];
+    people.as(
+        "tobiah",
+        () ->
+            made[0] =
+                lots.receive(
+                    new Receipt(
+                        UUID.randomUUID(),
+                        catalogue.now().getSpecies("mackerel"),
+                        State.UNGUTTED,
+                        count,
+                        Mass.ofGrams(350L * count),
+                        Optional.empty(),
+                        UnitPrice.ofPerKilogram("4", Currency.getInstance("EUR")),
+                        "Grey Skerry Landings",
+                        houses.venues().get(0).id(),
+                        Origin.WILD,
+                        LocalDate.now(ZoneOffset.UTC),
+                        "",
+                        Arrival.UNASKED)));
+    return made[0].id();
+  }
+
+  @Test
+  public void aLightFilletAndMeatOnTheFrameAreSaidWithWhatTheyAreWorth() throws Exception {
+    long lot = receiveMackerel(1);
+    String[][] weights = {{"fillet-left", "62 g"}, {"fillet-right", "88 g"}};
+    for (String[] one : weights) {
+      send(
+          "tobiah",
+          weighings(lot),
+          "id",
+          UUID.randomUUID().toString(),
+          "part",
+          one[0],
+          "source",
+          "typed",
+          "typed",
+          one[1]);
+    }
+    String chef = page("ines", "/bench/" + lot);
+    assertTrue(chef.contains("lighter than right fillet"), chef);
+    assertTrue(chef.contains("% sure"));
+    assertTrue(chef.contains(", ≈ €"), "who may see money sees what it is worth");
+    assertFalse(page("tobiah", "/bench/" + lot).contains(", ≈ €"), "others do not");
   }
 
   @Test
