@@ -58,6 +58,8 @@ public class Shots extends InBrowser {
     loin.click("#stand-in summary");
     loin.locator("#main").focus();
     loin.keyboard().press("g");
+    loin.evaluate("() => scrollTo(0, 0)");
+    assertThat(loin.locator("#live-words")).hasText("steady");
     take(loin, "bench-loin");
 
     Page upright = tablet(800, 1280, ColorScheme.LIGHT);

@@ -92,7 +92,7 @@ class BenchPages {
     BenchSheet sheet = sheets.get(place.lotId());
     int fish = sheet.lot().fish() == 1 ? 1 : Math.min(place.fish(), sheet.lot().fish());
     List<HouseTray> ofHouse = trays.trays();
-    Optional<Finding> finding = TallyCheck.of(sheet, ofHouse);
+    Optional<Finding> finding = tallies.find(sheet);
     List<Suspicion> suspicions = Suspicion.of(sheet, finding, formats);
     BenchView view =
         BenchView.of(sheet, place.part(), Math.max(0, fish), !suspicions.isEmpty(), formats);

@@ -3,6 +3,7 @@ package mosaicknife.app.bench;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -195,11 +196,29 @@ public class BenchSheets {
         .filter(p -> p.isStarted() && p.parentId().filter(id -> id == part.id()).isPresent())
         .forEach(p -> pieces.addAll(nodesOf(lot, p, parts)));
     if (!pieces.isEmpty()) {
+      rest(part, pieces).ifPresent(pieces::add);
       return List.of(new Node.Cut(part.slot(), part.name(), part.kind(), part.mass(), pieces));
     }
     return part.inARow()
         ? rowOf(lot, part)
         : part.taken().stream().map(taken -> leaf(lot, part, taken)).toList();
+  }
+
+  /** What is left of a part that is being cut further, beyond drip: still there, not weighed. */
+  private static Optional<Node> rest(BenchPart part, List<Node> pieces) {
+    Mass left = part.mass().minus(Mass.total(pieces.stream().map(Node::mass).toList()));
+    if (left.compareTo(LossNorm.STARTING.highest(part.mass())) <= 0) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Node.Leaf(
+            part.slot(),
+            "Rest of " + part.name().toLowerCase(Locale.ROOT),
+            part.kind(),
+            left,
+            Knowledge.BY_DIFFERENCE,
+            part.purpose(),
+            1));
   }
 
   /** The pieces of a row that come from one fish are one leaf of so many pieces. */

@@ -45,15 +45,21 @@ class PartLayout {
     }
   }
 
-  /** Adds the parts a changed plan has, and leaves out those it has no more. */
-  void arrange(Lot lot, CutPlan plan) {
+  /**
+   * Adds the parts a changed plan has, and leaves out those it has no more. What the plan had
+   * before stays as it is, so a part that somebody left out by hand is not called back.
+   */
+  void arrange(Lot lot, CutPlan before, CutPlan plan) {
+    List<String> had = before.parts().stream().map(part -> part.slot().code()).toList();
     List<LotPartEntity> rows = parts.findByLotIdInOrderByNumber(List.of(lot.id()));
     Map<String, LotPartEntity> bySlot =
         rows.stream().collect(Collectors.toMap(LotPartEntity::slot, Function.identity()));
     List<String> planned = plan.parts().stream().map(part -> part.slot().code()).toList();
     for (LotPartEntity row : rows) {
       if (planned.contains(row.slot())) {
-        row.expectAgain();
+        if (!had.contains(row.slot())) {
+          row.expectAgain();
+        }
       } else if (row.isPlanned()) {
         leaveOut(row);
       }

@@ -150,9 +150,9 @@ public class SchoolBook {
   public void choose(long lotId, String school, String choice, String reason) {
     Lot lot = openLot(lotId);
     known(lot, school, choice);
+    Choices before = of(List.of(lotId)).getOrDefault(lotId, Choices.USUAL);
     store(lotId, school, choice, PlainText.line(reason, LONGEST_REASON, "reason", "reason"));
-    Choices now = of(List.of(lotId)).getOrDefault(lotId, Choices.USUAL).with(school, choice);
-    layout.arrange(lot, layout.plan(lot, now));
+    layout.arrange(lot, layout.plan(lot, before), layout.plan(lot, before.with(school, choice)));
     events.publishEvent(new LotChanged(lotId));
   }
 
@@ -189,13 +189,14 @@ public class SchoolBook {
   public void follow(long lotId, long wayId) {
     Lot lot = openLot(lotId);
     Way way = ways.get(wayId);
-    Choices choices = of(List.of(lotId)).getOrDefault(lotId, Choices.USUAL);
+    Choices before = of(List.of(lotId)).getOrDefault(lotId, Choices.USUAL);
+    Choices choices = before;
     for (School school : Schools.of(lot.species(), lot.state())) {
       String choice = way.choices().in(school).code();
       store(lotId, school.code(), choice, "the house’s way “%s”".formatted(way.name()));
       choices = choices.with(school.code(), choice);
     }
-    layout.arrange(lot, layout.plan(lot, choices));
+    layout.arrange(lot, layout.plan(lot, before), layout.plan(lot, choices));
     ways.giveFates(lot, way);
     events.publishEvent(new LotChanged(lotId));
   }

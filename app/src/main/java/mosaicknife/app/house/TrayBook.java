@@ -82,6 +82,6 @@ public class TrayBook {
    * @param id its number
    */
   public void putAway(long id) {
-    trays.findById(id).ifPresent(TrayEntity::putAway);
+    trays.findById(id).filter(TrayEntity::isInUse).ifPresent(TrayEntity::putAway);
   }
 }

@@ -36,6 +36,10 @@ class TrayEntity {
     return new HouseTray(id, new Tray(name, Mass.ofMilligrams(massMg)));
   }
 
+  boolean isInUse() {
+    return active;
+  }
+
   /** A tray that was used in weighings stays known; it is only not offered any more. */
   void putAway() {
     active = false;

@@ -221,7 +221,6 @@ public class BenchPagesTest extends WithPages {
 
   @Test
   public void everyReadingOfARowIsAPortion() throws Exception {
-    String slot = "portion-of-fillet-left";
     long lot = 2;
     String from =
         sheets.get(lot).parts().stream()
@@ -229,7 +228,7 @@ public class BenchPagesTest extends WithPages {
             .findFirst()
             .orElseThrow()
             .slot();
-    slot = "portion-of-" + from;
+    String slot = "portion-of-" + from;
     send("tobiah", "/bench/2/row", "part", from);
     send("tobiah", "/bench/2/row", "part", from);
     for (String grams : new String[] {"151 g", "148 g", "152 g"}) {
@@ -258,6 +257,10 @@ public class BenchPagesTest extends WithPages {
             .mapToInt(leaf -> leaf.pieces())
             .sum(),
         3);
+    assertEquals(
+        sheets.get(lot).breakdown().massOf(leaf -> leaf.id().equals(from)),
+        part(lot, from).mass().minus(Mass.ofGrams(451)),
+        "the rest of the fillet is still there, by difference");
     MockHttpServletResponse tooMuch =
         quietly(
             "tobiah",

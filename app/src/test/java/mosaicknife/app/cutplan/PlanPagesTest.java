@@ -107,6 +107,15 @@ public class PlanPagesTest extends WithPages {
   }
 
   @Test
+  public void aPartLeftOutByHandStaysOutWhenASchoolChanges() throws Exception {
+    long lot = receive("pollack", State.GUTTED, 1, "3.9");
+    send("tobiah", "/bench/" + lot + "/skip", "part", "belly");
+    choose(lot, "skin", "off");
+    assertTrue(part(lot, "belly").skipped());
+    assertFalse(page("ines", "/plan/5").contains("id=\"school-collar\""), "plaice has no collar");
+  }
+
+  @Test
   public void aPartThatWasWeighedCannotBePlannedAway() throws Exception {
     long lot = receive("pollack", State.GUTTED, 1, "3.9");
     send(

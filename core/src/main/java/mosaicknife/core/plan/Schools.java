@@ -62,8 +62,9 @@ public final class Schools {
     return switch (school) {
       case "gut" -> state.stillHas(Stage.GUTTING);
       case "head" -> state.stillHas(Stage.HEADING);
-      case "belly" -> species.plan().findSlot("belly").isPresent();
-      case "collar" -> species.plan().findSlot("collar").isPresent();
+      case "belly", "collar" ->
+          species.sharesIn(state).stream()
+              .anyMatch(share -> share.slot().kind().code().equals(school) && share.mean() > 0);
       case "pin-bones" -> species.eating().pinBonesTo() > 0;
       case "dark-muscle" ->
           species.eating().flesh() != Eating.Flesh.WHITE
