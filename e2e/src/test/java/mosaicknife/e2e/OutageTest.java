@@ -131,7 +131,7 @@ public class OutageTest {
     assertEquals(stored().size(), 1, "only what was sent before the server died is stored");
 
     // 3. the server is back: all of it arrives, once and in order
-    server = houses.start(port, true);
+    houses.start(port, true);
     page.waitForURL(Pattern.compile(".*/sign-in.*"));
     signIn(page);
     assertThat(page.locator(".tally tr.waits")).hasCount(0);
