@@ -54,7 +54,7 @@ public class BenchTest extends InBrowser {
     assertThat(page.locator("#take-button")).isEnabled();
     page.keyboard().press("Space");
     assertThat(page.locator(".tally tr.weighed")).hasCount(2);
-    page.keyboard().press("z");
+    page.waitForResponse("**/back", () -> page.keyboard().press("z"));
     assertThat(page.locator(".tally tr.weighed")).hasCount(1);
     assertThat(page.locator("#said")).hasText(Pattern.compile(".* taken back\\."));
     assertEquals(facts(PLAICE).size(), before + 2, "the weighing and its taking back are kept");

@@ -8,27 +8,14 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
-import java.util.Currency;
 import java.util.List;
-import java.util.Optional;
-import java.util.UUID;
 import java.util.regex.Pattern;
-import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.TestLots;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
-import mosaicknife.app.dock.Origin;
-import mosaicknife.app.dock.Receipt;
-import mosaicknife.app.house.HouseBook;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.UnitPrice;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
 
@@ -39,29 +26,7 @@ public class CutTest extends InBrowser {
   private static final int GURNARDS = 6;
 
   private long receive(String species, State state, String kilograms) {
-    Lot[] made = new Lot[1];
-    bean(DemoPeople.class)
-        .as(
-            "tobiah",
-            () ->
-                made[0] =
-                    bean(LotBook.class)
-                        .receive(
-                            new Receipt(
-                                UUID.randomUUID(),
-                                bean(CatalogueBook.class).now().getSpecies(species),
-                                state,
-                                1,
-                                Mass.ofKilograms(kilograms),
-                                Optional.of(Mass.ofKilograms(kilograms)),
-                                UnitPrice.ofPerKilogram("12", Currency.getInstance("EUR")),
-                                "Holm Sound Boats",
-                                bean(HouseBook.class).venues().get(0).id(),
-                                Origin.WILD,
-                                LocalDate.now(ZoneOffset.UTC),
-                                "",
-                                Arrival.UNASKED)));
-    return made[0].id();
+    return new TestLots(app).receive(species, state, 1, kilograms);
   }
 
   private BenchSheet sheet(long lot) {

@@ -17,13 +17,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Currency;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -31,17 +27,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
-import mosaicknife.app.dock.Origin;
-import mosaicknife.app.dock.Receipt;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.TestLots;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.UnitPrice;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
 
@@ -63,35 +50,9 @@ public class LatencyTest extends InBrowser {
   private final List<Long> inserts = Collections.synchronizedList(new ArrayList<>());
   private final AtomicInteger refused = new AtomicInteger();
 
-  private long receive() {
-    Lot[] made = new Lot[1];
-    bean(DemoPeople.class)
-        .as(
-            "tobiah",
-            () ->
-                made[0] =
-                    bean(LotBook.class)
-                        .receive(
-                            new Receipt(
-                                UUID.randomUUID(),
-                                bean(CatalogueBook.class).now().getSpecies("gurnard"),
-                                State.UNGUTTED,
-                                FISH,
-                                Mass.ofKilograms("3.9"),
-                                Optional.of(Mass.ofKilograms("3.9")),
-                                UnitPrice.ofPerKilogram("6", Currency.getInstance("EUR")),
-                                "Holm Sound Boats",
-                                bean(HouseBook.class).venues().get(0).id(),
-                                Origin.WILD,
-                                LocalDate.now(ZoneOffset.UTC),
-                                "",
-                                Arrival.UNASKED)));
-    return made[0].id();
-  }
-
   private final class Bench {
 
-    private final long lot = receive();
+    private final long lot = new TestLots(app).receive("gurnard", State.UNGUTTED, FISH, "3.9");
     private final HttpClient client =
         HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
     private final String token;

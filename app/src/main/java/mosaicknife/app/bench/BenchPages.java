@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.account.Person;
@@ -31,6 +32,7 @@ import mosaicknife.core.plan.Guide;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
+import org.springframework.web.util.HtmlUtils;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Fills the model of the bench page and of its sheet, all of it as of one moment. */
@@ -53,6 +55,7 @@ class BenchPages {
   private final CatalogueBook catalogue;
   private final JsonMapper json;
   private final Clock clock;
+  private volatile String kindOptions;
 
   BenchPages(
       BenchSheets sheets,
@@ -104,7 +107,7 @@ class BenchPages {
     model.addAttribute("standIn", hands.isThere());
     model.addAttribute("trays", ofHouse);
     model.addAttribute("tray", formats.mass(StandInPanel.TRAY));
-    model.addAttribute("kinds", catalogue.now().kinds());
+    model.addAttribute("kindOptions", kindOptions());
     model.addAttribute("mosaic", sheet.mosaic(Size.BENCH, formats));
     model.addAttribute("drawing", drawing(view, formats));
     model.addAttribute("suspicions", suspicions);
@@ -129,6 +132,26 @@ class BenchPages {
         // inside a script element, where only the end of one could end it early
         json.writeValueAsString(BenchModel.of(clock.instant(), sheet, person.id(), mine, formats))
             .replace("<", "\\u003c"));
+  }
+
+  /**
+   * The kinds of part are data of the product: their list is written once, since more than fifty
+   * options with three expressions each were a third of the work for a sheet.
+   */
+  private String kindOptions() {
+    if (kindOptions == null) {
+      kindOptions =
+          catalogue.now().kinds().stream()
+              .map(
+                  kind ->
+                      "<option value=\"%s\"%s>%s</option>"
+                          .formatted(
+                              HtmlUtils.htmlEscape(kind.code()),
+                              kind.code().equals("trim") ? " selected" : "",
+                              HtmlUtils.htmlEscape(kind.name())))
+              .collect(Collectors.joining());
+    }
+    return kindOptions;
   }
 
   private static Optional<Guide.Step> guide(BenchSheet sheet, BenchPart part) {

@@ -3,7 +3,6 @@ package mosaicknife.app.bench;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.craft.Drift;
@@ -102,10 +101,11 @@ final class Opinions {
               .formatted(remark.part(), band);
       case UNEVEN ->
           "%s is %s lighter than %s%s. Two sides of one fish differ less: look under that side."
-              .formatted(remark.part(), gap, lower(remark.other().orElse("the other")), worth);
+              .formatted(
+                  remark.part(), gap, Suspicion.lower(remark.other().orElse("the other")), worth);
       case FRAME ->
           "%s of meat on the %s (%s)%s. Worth a spoon."
-              .formatted(gap, lower(remark.part()), band, worth);
+              .formatted(gap, Suspicion.lower(remark.part()), band, worth);
     };
   }
 
@@ -113,10 +113,6 @@ final class Opinions {
     return "Your last %d cuts get lighter, %s in all. Sharpen the knife?"
         .formatted(
             drift.cuts(), formats.percent(Fraction.of(Math.round(drift.total() * 1000), 1000)));
-  }
-
-  private static String lower(String name) {
-    return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
   }
 
   private static String sure(double probability) {

@@ -111,7 +111,8 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
     return e.tray().map(tray -> lower(tray.name())).orElse("tray");
   }
 
-  private static String lower(String name) {
+  /** The name of a part or tray inside a sentence. */
+  static String lower(String name) {
     return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
   }
 

@@ -136,47 +136,38 @@ class WeighingEntity implements Persistable<UUID> {
   /** A correction taken back: the figure before it stands again, as a new fact. */
   static WeighingEntity restoring(
       UUID id, WeighingEntity corrected, WeighingEntity before, Stamp stamp) {
-    WeighingEntity again = new WeighingEntity();
-    again.id = id;
-    again.partId = before.partId;
-    again.fishNo = before.fishNo;
-    again.pieceNo = before.pieceNo;
-    again.trayId = before.trayId;
-    again.kind = Kind.CORRECTED;
-    again.massMg = before.massMg;
-    again.source = before.source;
-    again.grossMg = before.grossMg;
-    again.tareMg = before.tareMg;
-    again.readabilityMg = before.readabilityMg;
-    again.typed = before.typed;
-    again.supersedes = corrected.id;
-    again.reason = "correction taken back";
-    again.takenBy = stamp.person();
-    again.takenAt = stamp.at();
-    return again;
+    return following(id, corrected, before, "correction taken back", stamp);
   }
 
   /** The same reading mended: another tare, half of it, the digits as they were meant. */
   static WeighingEntity mending(
       UUID id, WeighingEntity wrong, Mass right, String why, Stamp stamp) {
-    WeighingEntity mended = new WeighingEntity();
-    mended.id = id;
-    mended.partId = wrong.partId;
-    mended.fishNo = wrong.fishNo;
-    mended.pieceNo = wrong.pieceNo;
-    mended.trayId = wrong.trayId;
-    mended.kind = Kind.CORRECTED;
+    WeighingEntity mended = following(id, wrong, wrong, why, stamp);
     mended.massMg = right.milligrams();
-    mended.source = wrong.source;
-    mended.grossMg = wrong.grossMg;
-    mended.tareMg = wrong.tareMg;
-    mended.readabilityMg = wrong.readabilityMg;
-    mended.typed = wrong.typed;
-    mended.supersedes = wrong.id;
-    mended.reason = why;
-    mended.takenBy = stamp.person();
-    mended.takenAt = stamp.at();
     return mended;
+  }
+
+  /** A correction that follows one link and repeats the reading of another, as a new fact. */
+  private static WeighingEntity following(
+      UUID id, WeighingEntity last, WeighingEntity reading, String why, Stamp stamp) {
+    WeighingEntity next = new WeighingEntity();
+    next.id = id;
+    next.partId = reading.partId;
+    next.fishNo = reading.fishNo;
+    next.pieceNo = reading.pieceNo;
+    next.trayId = reading.trayId;
+    next.kind = Kind.CORRECTED;
+    next.massMg = reading.massMg;
+    next.source = reading.source;
+    next.grossMg = reading.grossMg;
+    next.tareMg = reading.tareMg;
+    next.readabilityMg = reading.readabilityMg;
+    next.typed = reading.typed;
+    next.supersedes = last.id;
+    next.reason = why;
+    next.takenBy = stamp.person();
+    next.takenAt = stamp.at();
+    return next;
   }
 
   UUID id() {

@@ -51,8 +51,9 @@ record PlanView(
   record SchoolRow(
       School school, String house, String reason, boolean overridden, List<ChoiceRow> choices) {}
 
-  /** An answer, and what it would change. */
-  record ChoiceRow(School.Choice choice, boolean chosen, boolean ofHouse, List<String> changes) {}
+  /** An answer, what it would change, and what would then have to be done beforehand. */
+  record ChoiceRow(
+      School.Choice choice, boolean chosen, boolean ofHouse, List<String> changes, String then) {}
 
   /** A part with its fate. */
   record TileRow(
@@ -164,6 +165,7 @@ record PlanView(
       String houseChoice) {
     boolean isChosen = choice.equals(chosen);
     List<String> changes = List.of();
+    String then = "";
     if (!isChosen) {
       CutPlan other =
           CutPlan.of(
@@ -171,8 +173,24 @@ record PlanView(
       Difference difference =
           Difference.between(plan, other, source.plate(plan), source.plate(other));
       changes = words(difference, choice, source);
+      then = preWorkThen(source, plan, other).orElse("");
     }
-    return new ChoiceRow(choice, isChosen, choice.code().equals(houseChoice), changes);
+    return new ChoiceRow(choice, isChosen, choice.code().equals(houseChoice), changes, then);
+  }
+
+  /** The first thing that would have to be done beforehand, or be heeded, and now has not. */
+  private static Optional<String> preWorkThen(Source source, CutPlan plan, CutPlan other) {
+    List<PreWork.Item> now = preWork(source, plan);
+    return preWork(source, other).stream()
+        .filter(item -> !now.contains(item))
+        .findFirst()
+        .map(item -> "Then: " + item.part().toLowerCase(Locale.ROOT) + ", " + first(item.what()));
+  }
+
+  /** The first sentence, without its point. */
+  private static String first(String what) {
+    String one = what.substring(0, what.indexOf('.'));
+    return one.substring(0, 1).toLowerCase(Locale.ROOT) + one.substring(1);
   }
 
   private static List<String> words(Difference difference, School.Choice choice, Source source) {
@@ -253,17 +271,23 @@ record PlanView(
   private static List<PreWork.Item> preWork(Source source, CutPlan plan) {
     Lot lot = source.sheet().lot();
     List<PreWork.Fate> fates =
-        source.sheet().expectedParts().stream()
+        plan.parts().stream()
             .map(
                 part ->
-                    new PreWork.Fate(
-                        part.kind(),
-                        part.name(),
-                        part.purpose().or(() -> source.sheet().usualPurpose(part))))
+                    new PreWork.Fate(part.slot().kind(), part.slot().name(), fate(source, part)))
             .toList();
     return PreWork.of(
         new PreWork.Question(
             lot.species(), lot.state(), lot.fish(), plan.fish().mean(), plan.choices(), fates));
+  }
+
+  /** What was decided for a part, else what the plan proposes for it. */
+  private static Optional<Purpose> fate(Source source, CutPlan.Planned part) {
+    return source
+        .sheet()
+        .find(part.slot().code())
+        .flatMap(BenchPart::purpose)
+        .or(() -> Optional.of(part.purpose()));
   }
 
   private static List<Transfer> transfers(Source source, List<TileRow> tiles) {

@@ -10,25 +10,14 @@ import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.Statement;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
-import java.util.Currency;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import javax.sql.DataSource;
+import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
-import mosaicknife.app.dock.Origin;
-import mosaicknife.app.dock.Receipt;
-import mosaicknife.app.house.HouseBook;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.UnitPrice;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -47,9 +36,6 @@ public class BenchPagesTest extends WithPages {
   @Autowired private BenchSheets sheets;
   @Autowired private TallyBook tallies;
   @Autowired private DataSource database;
-  @Autowired private LotBook lots;
-  @Autowired private HouseBook houses;
-  @Autowired private CatalogueBook catalogue;
 
   private MockHttpServletResponse quietly(String who, String address, String... fields)
       throws Exception {
@@ -355,27 +341,8 @@ public class BenchPagesTest extends WithPages {
   }
 
   private long receiveMackerel(int count) {
-    Lot[] made = new Lot[1];
-    people.as(
-        "tobiah",
-        () ->
-            made[0] =
-                lots.receive(
-                    new Receipt(
-                        UUID.randomUUID(),
-                        catalogue.now().getSpecies("mackerel"),
-                        State.UNGUTTED,
-                        count,
-                        Mass.ofGrams(350L * count),
-                        Optional.empty(),
-                        UnitPrice.ofPerKilogram("4", Currency.getInstance("EUR")),
-                        "Grey Skerry Landings",
-                        houses.venues().get(0).id(),
-                        Origin.WILD,
-                        LocalDate.now(ZoneOffset.UTC),
-                        "",
-                        Arrival.UNASKED)));
-    return made[0].id();
+    return new TestLots(applicationContext)
+        .receive("mackerel", State.UNGUTTED, count, count == 1 ? "0.35" : "2.8");
   }
 
   @Test

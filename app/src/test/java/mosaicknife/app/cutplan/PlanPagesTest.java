@@ -5,27 +5,18 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.charset.StandardCharsets;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
-import java.util.Currency;
 import java.util.Optional;
 import java.util.UUID;
+import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.SchoolBook;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
-import mosaicknife.app.dock.Origin;
-import mosaicknife.app.dock.Receipt;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
@@ -36,32 +27,10 @@ public class PlanPagesTest extends WithPages {
 
   @Autowired private BenchSheets sheets;
   @Autowired private SchoolBook schools;
-  @Autowired private LotBook lots;
   @Autowired private HouseBook houses;
-  @Autowired private CatalogueBook catalogue;
 
   private long receive(String species, State state, int count, String kilograms) {
-    Lot[] made = new Lot[1];
-    people.as(
-        "tobiah",
-        () ->
-            made[0] =
-                lots.receive(
-                    new Receipt(
-                        UUID.randomUUID(),
-                        catalogue.now().getSpecies(species),
-                        state,
-                        count,
-                        Mass.ofKilograms(kilograms),
-                        Optional.of(Mass.ofKilograms(kilograms)),
-                        UnitPrice.ofPerKilogram("10", Currency.getInstance("EUR")),
-                        "Marram Quay Fish",
-                        houses.venues().get(0).id(),
-                        Origin.WILD,
-                        LocalDate.now(ZoneOffset.UTC),
-                        "",
-                        Arrival.UNASKED)));
-    return made[0].id();
+    return new TestLots(applicationContext).receive(species, state, count, kilograms);
   }
 
   private BenchPart part(long lot, String slot) {
@@ -87,6 +56,7 @@ public class PlanPagesTest extends WithPages {
     assertTrue(page.contains("Through the ribs"), "ribs are asked");
     assertTrue(page.contains("a plate"), "the sous chef sees money");
     assertTrue(page.contains("Before the first cut"));
+    assertTrue(page.contains("Then: skin, scale it before it comes off"), "pre-work follows");
     String learner = page("maren", "/plan/" + lot);
     assertFalse(learner.contains(" a plate<"), "a learner sees no money");
     assertTrue(learner.contains("Through the ribs"));

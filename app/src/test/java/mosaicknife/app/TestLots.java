@@ -1,0 +1,58 @@
+package mosaicknife.app;
+
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Currency;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.dock.Arrival;
+import mosaicknife.app.dock.Lot;
+import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.Origin;
+import mosaicknife.app.dock.Receipt;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import org.springframework.context.ApplicationContext;
+
+/** Receives lots for tests, as the butcher of the demo, at the first venue of the house. */
+public final class TestLots {
+
+  private final ApplicationContext app;
+
+  /** In an application with the demo. */
+  public TestLots(ApplicationContext app) {
+    this.app = app;
+  }
+
+  /** Receives wild fish of today at 12.00/kg and returns the number of the lot. */
+  public long receive(String species, State state, int count, String kilograms) {
+    Mass mass = Mass.ofKilograms(kilograms);
+    Lot[] made = new Lot[1];
+    app.getBean(DemoPeople.class)
+        .as(
+            "tobiah",
+            () ->
+                made[0] =
+                    app.getBean(LotBook.class)
+                        .receive(
+                            new Receipt(
+                                UUID.randomUUID(),
+                                app.getBean(CatalogueBook.class).now().getSpecies(species),
+                                state,
+                                count,
+                                mass,
+                                Optional.of(mass),
+                                UnitPrice.ofPerKilogram("12", Currency.getInstance("EUR")),
+                                "Holm Sound Boats",
+                                app.getBean(HouseBook.class).venues().get(0).id(),
+                                Origin.WILD,
+                                LocalDate.now(ZoneOffset.UTC),
+                                "",
+                                Arrival.UNASKED)));
+    return made[0].id();
+  }
+}
