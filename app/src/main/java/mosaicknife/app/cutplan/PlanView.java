@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -180,11 +181,17 @@ record PlanView(
 
   /** The first thing that would have to be done beforehand, or be heeded, and now has not. */
   private static Optional<String> preWorkThen(Source source, CutPlan plan, CutPlan other) {
-    List<PreWork.Item> now = preWork(source, plan);
+    Set<String> now =
+        preWork(source, plan).stream().map(PlanView::work).collect(Collectors.toSet());
     return preWork(source, other).stream()
-        .filter(item -> !now.contains(item))
+        .filter(item -> !now.contains(work(item)))
         .findFirst()
         .map(item -> "Then: " + item.part().toLowerCase(Locale.ROOT) + ", " + first(item.what()));
+  }
+
+  /** The same work for another reason is the same work. */
+  private static String work(PreWork.Item item) {
+    return item.part() + ": " + item.what();
   }
 
   /** The first sentence, without its point. */
