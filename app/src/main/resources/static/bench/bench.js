@@ -297,6 +297,11 @@
 
   // ---- turns: what was asked for last is what is shown ------------------------------------------
   let turn = 0;
+  let pressed = false;
+  document.addEventListener("pointerdown", function () { pressed = true; }, true);
+  ["pointerup", "pointercancel"].forEach(function (name) {
+    document.addEventListener(name, function () { setTimeout(function () { pressed = false; }, 0); }, true);
+  });
   let waiting = null;
   const hrefOf = function (data) {
     return "/bench/" + lot + "?fish=" + data.fish + (data.byHand && data.part ? "&part=" + encodeURIComponent(data.part) : "");
@@ -311,6 +316,8 @@
     if (answer && answer.ok) {
       const box = document.createElement("template");
       box.innerHTML = await answer.text(); // our own fragment
+      // a button swapped between finger down and finger up would swallow the tap
+      while (pressed) await new Promise(function (resolve) { setTimeout(resolve, 30); });
       if (mine !== turn) return;
       remember();
       queue.shown(began);

@@ -62,6 +62,7 @@ window.MosaicQueue = (function () {
     listener();
     try { op.seq = await run("readwrite", function (store) { const kept = Object.assign({}, op); delete kept.seq; return store.add(kept); }); }
     catch (e) { op.unkept = true; } // no room in the browser: it still goes out, only a reload would lose it
+    if (!ops.includes(op)) drop(op); // it was answered before it was kept
     flush();
   };
 
