@@ -77,8 +77,7 @@ public class BenchBook {
   @PreAuthorize("hasAuthority('WEIGH')")
   public Weighed take(Take take) {
     LotPartEntity part = part(take.lotId(), take.slot());
-    Optional<WeighingEntity> twin = weighings.findById(take.id());
-    if (twin.isPresent()) {
+    if (weighings.findById(take.id()).isPresent()) {
       return new Weighed(part.name(), take.entry().mass());
     }
     Lot lot = openLot(take.lotId());

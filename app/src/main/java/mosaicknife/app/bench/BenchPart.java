@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -51,8 +52,6 @@ public record BenchPart(
     List<Taken> taken,
     int version) {
 
-  private static final double SIZES = 0.2;
-
   /**
    * Returns how much one weighing of it may differ by the norm. Fish of one lot differ in size too,
    * by a fifth where each was not weighed.
@@ -65,9 +64,7 @@ public record BenchPart(
     if (!one || expected.isEmpty()) {
       return spread;
     }
-    double mean = expected.get().milligrams() / (double) fish;
-    double own = spread.milligrams() / (double) fish;
-    return Mass.ofMilligrams(Math.round(Math.hypot(own, SIZES * mean)));
+    return CutPlan.spreadOfOne(expected.get(), spread, fish);
   }
 
   /**

@@ -147,14 +147,7 @@ public class WayBook {
     return lot.species().grades().stream()
         .filter(grade -> grade.contains(fish))
         .findFirst()
-        .orElseGet(() -> around(fish));
-  }
-
-  /** A fish outside every grade has fish like it from two thirds to one and a half of its mass. */
-  private static SizeGrade around(Mass fish) {
-    return new SizeGrade(
-        fish.multipliedBy(Fraction.of(2, 3), RoundingMode.DOWN),
-        fish.multipliedBy(Fraction.of(3, 2), RoundingMode.UP));
+        .orElseGet(() -> SizeGrade.around(fish));
   }
 
   private static Mass meanFish(Lot lot) {

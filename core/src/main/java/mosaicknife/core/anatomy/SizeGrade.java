@@ -1,6 +1,8 @@
 package mosaicknife.core.anatomy;
 
+import java.math.RoundingMode;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -29,6 +31,18 @@ public record SizeGrade(Mass from, Mass to) {
     String[] ends = text.strip().split("-", -1);
     Check.that(ends.length == 2, "Expected a grade such as 1.5-2.5, found '" + text + "'");
     return new SizeGrade(Mass.ofKilograms(ends[0].strip()), Mass.ofKilograms(ends[1].strip()));
+  }
+
+  /**
+   * Returns the range of fish like one that is outside every grade of its species.
+   *
+   * @param fish its mass, positive
+   * @return from two thirds to one and a half of it
+   */
+  public static SizeGrade around(Mass fish) {
+    return new SizeGrade(
+        fish.multipliedBy(Fraction.of(2, 3), RoundingMode.DOWN),
+        fish.multipliedBy(Fraction.of(3, 2), RoundingMode.UP));
   }
 
   /**

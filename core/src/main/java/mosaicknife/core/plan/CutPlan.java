@@ -38,6 +38,7 @@ import mosaicknife.core.quantity.Mass;
 public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double minutes) {
 
   private static final double SPREAD_OF_ADDED = 0.35;
+  private static final double SIZES = 0.2;
   private static final String WHOLE = "whole";
   private static final int MICRO = 1_000_000;
 
@@ -238,6 +239,22 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
 
   private static double kilograms(Mass mass) {
     return mass.milligrams() / 1e6;
+  }
+
+  /**
+   * Returns how much a part of one fish differs where only the lot was weighed: by the norm, and
+   * because fish of one lot differ in size, by a fifth (a starting estimate).
+   *
+   * @param expected what the part is expected to weigh over all fish
+   * @param spread the standard deviation of that by the norm
+   * @param fish how many fish, from 1
+   * @return the standard deviation for one fish
+   */
+  public static Mass spreadOfOne(Mass expected, Mass spread, int fish) {
+    Check.inRange(fish, 1, 10_000, "number of fish");
+    double mean = expected.milligrams() / (double) fish;
+    double own = spread.milligrams() / (double) fish;
+    return Mass.ofMilligrams(Math.round(Math.hypot(own, SIZES * mean)));
   }
 
   /**

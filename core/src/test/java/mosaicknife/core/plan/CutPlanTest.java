@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.LossNorm;
@@ -84,6 +85,15 @@ public class CutPlanTest {
         hake.species().sharesIn(State.GUTTED).stream().map(s -> s.slot().code()).toList());
     assertEquals(usual.minutes(), hake.species().plan().work().minutes(hake.mean()), 1e-9);
     assertEquals(usual.mains(), massOf(usual, "fillet"));
+  }
+
+  @Test
+  public void oneFishOfSeveralDiffersByTheNormAndByItsSize() {
+    // 1 000 g over four fish: 250 g each; √(15² + (0.2 × 250)²) = 52.2015 g
+    assertEquals(
+        CutPlan.spreadOfOne(Mass.ofGrams(1_000), Mass.ofGrams(60), 4), Mass.ofMilligrams(52_202));
+    assertEquals(
+        SizeGrade.around(Mass.ofGrams(900)), new SizeGrade(Mass.ofGrams(600), Mass.ofGrams(1_350)));
   }
 
   @Test
