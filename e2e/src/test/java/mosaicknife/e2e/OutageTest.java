@@ -4,12 +4,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import com.microsoft.playwright.APIRequestContext;
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -159,6 +162,7 @@ public class OutageTest {
     assertThat(page.locator("#waiting"))
         .containsText(
             "2 weights wait here", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+    everythingSaysThatTheDatabaseIsAway(page);
     long back = System.nanoTime();
     houses.startDatabase();
     assertThat(page.locator(".tally tr.waits"))
@@ -180,6 +184,23 @@ public class OutageTest {
             .query(String.class)
             .single();
     assertEquals(gross, "SCALE", "a weight that waited keeps the reading it came from");
+  }
+
+  /** A page, a fragment and the API; each with one sentence, none with a fault of the program. */
+  private void everythingSaysThatTheDatabaseIsAway(Page page) {
+    APIRequestContext requests = page.request();
+    for (APIResponse answer :
+        List.of(
+            requests.get(address("/dock")),
+            requests.get(
+                address("/bench/" + ALBACORE),
+                RequestOptions.create().setHeader("HX-Request", "true")),
+            requests.get(
+                address("/api/v1/lots"),
+                RequestOptions.create().setHeader("Authorization", "Bearer none")))) {
+      assertEquals(answer.status(), 503, answer.url());
+      assertTrue(answer.text().contains("The database did not answer."), answer.text());
+    }
   }
 
   @Test(dependsOnMethods = "nothingIsLostWhenServerDatabaseAndBrowserDie")

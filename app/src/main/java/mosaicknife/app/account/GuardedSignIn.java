@@ -1,6 +1,7 @@
 package mosaicknife.app.account;
 
 import java.util.Locale;
+import java.util.concurrent.Semaphore;
 import mosaicknife.app.account.SignInGuard.Outcome;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.LockedException;
@@ -19,6 +20,8 @@ class GuardedSignIn implements AuthenticationProvider {
 
   private final SignInGuard guard;
   private final DaoAuthenticationProvider passwords;
+  private final Semaphore door =
+      new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
 
   GuardedSignIn(SignInGuard guard, PersonRepository people, PasswordEncoder encoder) {
     this.guard = guard;
@@ -43,12 +46,22 @@ class GuardedSignIn implements AuthenticationProvider {
       throw new LockedException("too many tries");
     }
     try {
-      Authentication signedIn = passwords.authenticate(attempt);
+      Authentication signedIn = oneAtATime(attempt);
       guard.record(name, address, Outcome.SUCCEEDED);
       return signedIn;
     } catch (AuthenticationException e) {
       guard.record(name, address, Outcome.FAILED);
       throw e;
+    }
+  }
+
+  /** A password takes a processor a while: a crowd at the door waits there, not at the bench. */
+  private Authentication oneAtATime(Authentication attempt) {
+    door.acquireUninterruptibly();
+    try {
+      return passwords.authenticate(attempt);
+    } finally {
+      door.release();
     }
   }
 

@@ -8,7 +8,6 @@ import java.time.ZoneOffset;
 import java.util.Locale;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
@@ -67,7 +66,7 @@ class SignInGuard {
   }
 
   /** Writes down a try and forgets old ones. */
-  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  @Transactional
   public void record(String name, String address, Outcome outcome) {
     Instant now = clock.instant();
     jdbc.sql("insert into sign_in_try (sign_in, address, tried_at, succeeded) values (?, ?, ?, ?)")

@@ -3,6 +3,8 @@ package mosaicknife.app.bench;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.dock.LotBook;
 import mosaicknife.app.house.HouseBook;
@@ -27,6 +29,7 @@ public class PurposeBook {
   private final BenchSheets sheets;
   private final CatalogueBook catalogue;
   private final HouseBook houses;
+  private final CurrentPerson current;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
@@ -36,6 +39,7 @@ public class PurposeBook {
       BenchSheets sheets,
       CatalogueBook catalogue,
       HouseBook houses,
+      CurrentPerson current,
       ApplicationEventPublisher events,
       Clock clock) {
     this.lots = lots;
@@ -43,6 +47,7 @@ public class PurposeBook {
     this.sheets = sheets;
     this.catalogue = catalogue;
     this.houses = houses;
+    this.current = current;
     this.events = events;
     this.clock = clock;
   }
@@ -62,7 +67,7 @@ public class PurposeBook {
     LotPartEntity part = openPart(lotId, slot, version);
     checkKind(part, purpose);
     checkHeld(purpose, use);
-    part.assign(purpose, use);
+    part.assign(purpose, current.may(Permission.SEE_COSTS) ? use : use.at(value(part)));
     events.publishEvent(new LotChanged(lotId));
   }
 
@@ -112,7 +117,7 @@ public class PurposeBook {
       boolean same = part.purpose().equals(wanted);
       Optional<Held> held = same ? part.held() : Optional.empty();
       Optional<UnitPrice> value =
-          same ? part.value(lots.get(lotId).price().perKilogram().currency()) : Optional.empty();
+          same || !current.may(Permission.SEE_COSTS) ? value(part) : Optional.empty();
       checkKind(part, wanted.get());
       if (wanted.get() == Purpose.HOLD && held.isEmpty()) {
         throw Refusal.ofInput(
@@ -149,6 +154,11 @@ public class PurposeBook {
                       part.becomes(),
                       part.venueId()));
     }
+  }
+
+  /** Who may not see what a part is worth neither sets it nor wipes it. */
+  private Optional<UnitPrice> value(LotPartEntity part) {
+    return part.value(lots.get(part.lotId()).price().perKilogram().currency());
   }
 
   private LotPartEntity openPart(long lotId, String slot, int version) {

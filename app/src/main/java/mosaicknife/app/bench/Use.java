@@ -14,4 +14,14 @@ public record Use(String becomes, Optional<UnitPrice> value, Optional<Held> held
 
   /** A purpose with nothing more said. */
   public static final Use PLAIN = new Use("", Optional.empty(), Optional.empty());
+
+  /**
+   * Returns the same at another value.
+   *
+   * @param worth the value
+   * @return the use
+   */
+  Use at(Optional<UnitPrice> worth) {
+    return new Use(becomes, worth, held);
+  }
 }

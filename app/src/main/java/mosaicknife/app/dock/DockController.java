@@ -79,7 +79,11 @@ class DockController {
       long lineId = Long.parseLong(form.line());
       orders
           .findByLine(lineId)
-          .ifPresent(order -> model.addAttribute("form", ReceiptForm.expected(order, lineId)));
+          .ifPresent(
+              order ->
+                  model.addAttribute(
+                      "form",
+                      ReceiptForm.expected(order, lineId, !reader.isPriceAgreed(form.line()))));
     }
     return page(model, Map.of());
   }
@@ -136,6 +140,7 @@ class DockController {
         .filter(species -> !offered.contains(species))
         .ifPresent(species -> offered.add(0, species));
     model.addAttribute("found", offered);
+    model.addAttribute("priceAgreed", form != null && reader.isPriceAgreed(form.line()));
     model.addAttribute("methods", CatchMethod.values());
     model.addAttribute("killings", Killing.values());
     model.addAttribute("states", State.values());

@@ -69,8 +69,11 @@ public record ReceiptForm(
     killing = or(killing, "");
   }
 
-  /** The form for a line that is expected, filled in with what was ordered. */
-  static ReceiptForm expected(Order order, long lineId) {
+  /**
+   * The form for a line that is expected, filled in with what was ordered; the agreed price only
+   * for those who may see it.
+   */
+  static ReceiptForm expected(Order order, long lineId, boolean withPrice) {
     OrderLine line = order.lines().stream().filter(l -> l.id() == lineId).findFirst().orElseThrow();
     return new ReceiptForm(
         null,
@@ -79,7 +82,9 @@ public record ReceiptForm(
         "" + Math.max(1, line.fish()),
         "",
         "",
-        line.price().perKilogram().amount().stripTrailingZeros().toPlainString() + "/kg",
+        withPrice
+            ? line.price().perKilogram().amount().stripTrailingZeros().toPlainString() + "/kg"
+            : "",
         order.supplier(),
         "" + order.venueId(),
         "",

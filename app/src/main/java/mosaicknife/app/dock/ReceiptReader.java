@@ -9,6 +9,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Supplier;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
+import mosaicknife.app.buy.OrderBook;
+import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.catalogue.CatalogueBook;
 import mosaicknife.app.house.HouseBook;
 import mosaicknife.app.shared.ClientIds;
@@ -31,10 +35,37 @@ public class ReceiptReader {
 
   private final CatalogueBook catalogue;
   private final HouseBook houses;
+  private final OrderBook orders;
+  private final CurrentPerson current;
 
-  ReceiptReader(CatalogueBook catalogue, HouseBook houses) {
+  ReceiptReader(
+      CatalogueBook catalogue, HouseBook houses, OrderBook orders, CurrentPerson current) {
     this.catalogue = catalogue;
     this.houses = houses;
+    this.orders = orders;
+    this.current = current;
+  }
+
+  /**
+   * Returns whether the price of a delivery is the agreed one, because the person may not see it.
+   *
+   * @param line the order line it came for, as typed
+   * @return true if no price is shown or taken from the form
+   */
+  boolean isPriceAgreed(String line) {
+    return agreed(line).isPresent();
+  }
+
+  private Optional<UnitPrice> agreed(String line) {
+    OptionalLong number = line(line);
+    if (number.isEmpty() || current.may(Permission.SEE_COSTS)) {
+      return Optional.empty();
+    }
+    return orders.findByLine(number.getAsLong()).stream()
+        .flatMap(order -> order.lines().stream())
+        .filter(ordered -> ordered.id() == number.getAsLong())
+        .map(OrderLine::price)
+        .findFirst();
   }
 
   /**
@@ -67,7 +98,11 @@ public class ReceiptReader {
             "own",
             problems,
             () -> form.own().isBlank() ? Optional.empty() : Optional.of(mass(form.own(), formats)));
-    Optional<UnitPrice> price = field("price", problems, () -> price(form.price(), formats));
+    Optional<UnitPrice> price =
+        field(
+            "price",
+            problems,
+            () -> agreed(form.line()).orElseGet(() -> price(form.price(), formats)));
     Optional<String> supplier =
         field(
             "supplier",

@@ -2,6 +2,8 @@ package mosaicknife.app.exchange;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.UUID;
+import mosaicknife.app.shared.DatabaseTrouble;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.slf4j.Logger;
@@ -74,6 +76,25 @@ class ApiProblems {
   @ExceptionHandler(AccessDeniedException.class)
   ProblemDetail notAllowed() {
     return problem(HttpStatus.FORBIDDEN, "The role of this token does not include this.");
+  }
+
+  @ExceptionHandler(RuntimeException.class)
+  ProblemDetail other(RuntimeException e) {
+    return DatabaseTrouble.find(e).map(trouble -> database(trouble, e)).orElseGet(() -> bug(e));
+  }
+
+  private static ProblemDetail database(DatabaseTrouble trouble, RuntimeException e) {
+    LOG.warn("{}: {}", trouble, e.getMessage());
+    return problem(trouble.status(), trouble.sentence());
+  }
+
+  private static ProblemDetail bug(RuntimeException e) {
+    String mark = UUID.randomUUID().toString().substring(0, 8);
+    LOG.error("Unexpected, marked {}", mark, e);
+    return problem(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "Something went wrong here. Nothing was saved. Tell the owner the mark %s."
+            .formatted(mark));
   }
 
   private static ProblemDetail problem(HttpStatus status, String detail) {

@@ -6,7 +6,6 @@ import mosaicknife.core.quantity.QuantityFormatException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.annotation.Order;
-import org.springframework.dao.DataAccessException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
@@ -75,17 +74,20 @@ class ProblemPages {
     return page(request, HttpStatus.NOT_FOUND, "There is no such page. Go back to Today.");
   }
 
-  @ExceptionHandler(DataAccessException.class)
-  ModelAndView database(DataAccessException problem, HttpServletRequest request) {
-    LOG.error("The database did not answer as expected", problem);
-    return page(
-        request,
-        HttpStatus.SERVICE_UNAVAILABLE,
-        "The database did not answer. Nothing was stored. Wait a moment and repeat it.");
+  @ExceptionHandler(RuntimeException.class)
+  ModelAndView other(RuntimeException problem, HttpServletRequest request) {
+    return DatabaseTrouble.find(problem)
+        .map(trouble -> database(trouble, problem, request))
+        .orElseGet(() -> bug(problem, request));
   }
 
-  @ExceptionHandler(RuntimeException.class)
-  ModelAndView bug(RuntimeException problem, HttpServletRequest request) {
+  private static ModelAndView database(
+      DatabaseTrouble trouble, RuntimeException problem, HttpServletRequest request) {
+    LOG.warn("{} at {}: {}", trouble, request.getRequestURI(), problem.getMessage());
+    return page(request, trouble.status(), trouble.sentence());
+  }
+
+  private static ModelAndView bug(RuntimeException problem, HttpServletRequest request) {
     String mark = UUID.randomUUID().toString().substring(0, 8);
     LOG.error("Unexpected, marked {}", mark, problem);
     return page(
