@@ -23,7 +23,7 @@ public class ApiTest extends WithDatabase {
   private static final String HAKE =
       """
       {"state":"GUTTED","purchased":"4.860 kg","species":"hake","price":"11.40/kg",
-       "portionTarget":"180 g","school":"%s","parts":[
+       "portionTarget":"180 g","method":"%s","parts":[
         {"kind":"head","mass":"0.985","purpose":"POT","value":"1.80"},
         {"kind":"gills","mass":"62 g","purpose":"COMPOST"},
         {"kind":"frame","mass":"0.612","purpose":"POT","value":"1.80"},

@@ -16,27 +16,27 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import mosaicknife.app.bench.BenchBook;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.Entry;
-import mosaicknife.app.bench.PurposeBook;
+import mosaicknife.app.bench.PurposeAssigner;
 import mosaicknife.app.bench.Take;
 import mosaicknife.app.bench.Use;
 import mosaicknife.app.bench.WeighingFact;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.bench.WeighingRecorder;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.dock.Arrival;
 import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.dock.Origin;
 import mosaicknife.app.dock.Receipt;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -52,12 +52,12 @@ import org.testng.annotations.Test;
 /** Lots and weighings on a real PostgreSQL. */
 public class LotsTest extends WithDatabase {
 
-  @Autowired private LotBook lots;
-  @Autowired private BenchBook bench;
+  @Autowired private LotRegister lots;
+  @Autowired private WeighingRecorder bench;
   @Autowired private BenchSheets sheets;
-  @Autowired private PurposeBook purposes;
-  @Autowired private HouseBook houses;
-  @Autowired private CatalogueBook catalogue;
+  @Autowired private PurposeAssigner purposes;
+  @Autowired private HouseSettings houses;
+  @Autowired private CatalogueEditor catalogue;
   @Autowired private JdbcClient jdbc;
   @Autowired private Clock clock;
 
@@ -247,7 +247,7 @@ public class LotsTest extends WithDatabase {
     as(
         "ines",
         () -> {
-          lots.costBy(lot.id(), lot.version(), CostingSchool.BY_PRODUCT_CREDIT, Mass.ofGrams(165));
+          lots.costBy(lot.id(), lot.version(), CostingMethod.BY_PRODUCT_CREDIT, Mass.ofGrams(165));
           assertThrows(Refusal.class, () -> lots.finish(lot.id(), lot.version()));
           lots.finish(lot.id(), lots.get(lot.id()).version());
           Refusal refusal =
@@ -316,7 +316,7 @@ public class LotsTest extends WithDatabase {
         () ->
             assertThrows(
                 AccessDeniedException.class,
-                () -> lots.costBy(lot.id(), 0, CostingSchool.ALL_ON_THE_MAINS, Mass.ofGrams(180))));
+                () -> lots.costBy(lot.id(), 0, CostingMethod.ALL_ON_THE_MAINS, Mass.ofGrams(180))));
   }
 
   @Test

@@ -402,7 +402,7 @@ public class PagesTest extends WithDatabase {
         mvc.perform(
                 post("/cost/2")
                     .param("version", "77")
-                    .param("school", "ALL_ON_THE_MAINS")
+                    .param("method", "ALL_ON_THE_MAINS")
                     .param("portion", "165 g")
                     .cookie(session("ines"))
                     .with(csrf()))

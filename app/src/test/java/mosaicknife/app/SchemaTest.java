@@ -122,7 +122,7 @@ public class SchemaTest extends WithDatabase {
         "the same part first weighed twice",
         "insert into weighing select gen_random_uuid(), part_id, fish_no, kind, mass_mg, source, gross_mg, tare_mg, readability_mg, typed, null, '', taken_by, taken_at, piece_no from weighing where supersedes is null limit 1"
       },
-      {"a house answer without a reason", "update house_school set reason = ' '"},
+      {"a house answer without a reason", "update house_option set reason = ' '"},
       {"a way for fish of no size", "update house_way set to_mg = from_mg"},
       {
         "a note that says nothing",

@@ -6,13 +6,13 @@ import java.util.Currency;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.dock.Arrival;
 import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.dock.Origin;
 import mosaicknife.app.dock.Receipt;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -37,18 +37,18 @@ public final class TestLots {
             "tobiah",
             () ->
                 made[0] =
-                    app.getBean(LotBook.class)
+                    app.getBean(LotRegister.class)
                         .receive(
                             new Receipt(
                                 UUID.randomUUID(),
-                                app.getBean(CatalogueBook.class).now().getSpecies(species),
+                                app.getBean(CatalogueEditor.class).now().getSpecies(species),
                                 state,
                                 count,
                                 mass,
                                 Optional.of(mass),
                                 UnitPrice.ofPerKilogram("12", Currency.getInstance("EUR")),
                                 "Holm Sound Boats",
-                                app.getBean(HouseBook.class).venues().get(0).id(),
+                                app.getBean(HouseSettings.class).venues().get(0).id(),
                                 Origin.WILD,
                                 LocalDate.now(ZoneOffset.UTC),
                                 "",

@@ -31,6 +31,7 @@ public class ArchitectureTest {
           "safety",
           "scale",
           "craft",
+          "lot",
           "practice");
 
   private final JavaClasses core =

@@ -17,14 +17,14 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Stage;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Breakdown;
+import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.breakdown.Knowledge;
-import mosaicknife.core.breakdown.LossNorm;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.Yields;
 import mosaicknife.core.breakdown.Yields.Basis;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.LotCost;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.practice.FishSimulator;
@@ -46,20 +46,20 @@ public class PropertiesTest {
   private final Random random = new Random(2026);
 
   @Test
-  public void costsAddUpToTheLotInEverySchoolAndMainsNeverEarn() {
+  public void costsAddUpToTheLotInEveryMethodAndMainsNeverEarn() {
     for (int i = 0; i < FISH; i++) {
       Breakdown fish = fish();
       LotCost cost = LotCost.of(price(40), fish.purchased());
       long lot = cost.total().rounded(RoundingMode.HALF_UP).minorUnits();
       Map<String, UnitPrice> values = new HashMap<>();
       fish.leaves().forEach(leaf -> values.put(leaf.id(), price(30)));
-      for (CostingSchool school : CostingSchool.values()) {
-        Optional<Costing> costing = Costing.by(school, fish, cost, values);
+      for (CostingMethod option : CostingMethod.values()) {
+        Optional<Costing> costing = Costing.by(option, fish, cost, values);
         if (costing.isPresent()) {
           long parts =
               costing.get().parts().stream().mapToLong(p -> p.rounded().minorUnits()).sum();
-          assertEquals(parts, lot, school + " of " + fish);
-          assertFalse(costing.get().onMains().isNegative(), school + " of " + fish);
+          assertEquals(parts, lot, option + " of " + fish);
+          assertFalse(costing.get().onMains().isNegative(), option + " of " + fish);
           assertTrue(costing.get().onMains().compareTo(cost.total()) <= 0);
         }
       }
@@ -72,7 +72,7 @@ public class PropertiesTest {
       Breakdown fish = fish();
       Mass target = Mass.ofGrams(60 + random.nextInt(200));
       LotCost cost = LotCost.of(price(40), fish.purchased());
-      CostSheet.of(CostingSchool.ALL_ON_THE_MAINS, fish, cost, Map.of(), target)
+      CostSheet.of(CostingMethod.ALL_ON_THE_MAINS, fish, cost, Map.of(), target)
           .ifPresent(
               sheet ->
                   sheet
@@ -135,7 +135,7 @@ public class PropertiesTest {
     State state = State.values()[random.nextInt(State.values().length)];
     Mass mass = Mass.ofGrams(300 + random.nextInt(9_000));
     List<Node> parts = new ArrayList<>();
-    FishSimulator.draw(species, state, mass, LossNorm.STARTING, random)
+    FishSimulator.draw(species, state, mass, HouseNorms.STARTING, random)
         .forEach((slot, part) -> parts.add(leaf(species, slot, part)));
     return new Breakdown(state, mass, 1, parts);
   }

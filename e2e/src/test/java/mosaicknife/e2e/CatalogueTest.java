@@ -15,7 +15,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
-import mosaicknife.app.dock.EvidenceBook;
+import mosaicknife.app.dock.EvidenceFiler;
 import org.testng.annotations.Test;
 
 /** The catalogue changed and searched, and papers kept, as one does it in the browser. */
@@ -105,7 +105,7 @@ public class CatalogueTest extends InBrowser {
         .setInputFiles(new FilePayload("hook.png", "image/png", picture()));
     evidence.locator("button:has-text('Keep it')").first().click();
     assertThat(evidence.locator("img")).hasCount(1);
-    assertEquals(bean(EvidenceBook.class).of(7).size(), 1);
+    assertEquals(bean(EvidenceFiler.class).of(7).size(), 1);
     page.navigate(address("/dock/7/passport"));
     assertThat(page.locator(".qr figcaption")).containsText("/dock/7");
     assertThat(page.locator(".facts")).containsText("Watched: cold all the way.");
@@ -134,7 +134,7 @@ public class CatalogueTest extends InBrowser {
     assertThat(page.locator(".lead")).containsText("Made of Ling, Cod.");
     page.fill("#portions", "18");
     page.click("form.inline-field button:has-text('Keep')");
-    assertThat(page.locator(".offers li.best")).containsText("Cod, gutted");
+    assertThat(page.locator(".candidates li.best")).containsText("Cod, gutted");
     assertThat(page.locator("#plan")).containsText("Not on offer: Ling.");
   }
 }

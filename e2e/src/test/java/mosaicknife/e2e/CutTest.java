@@ -39,9 +39,9 @@ public class CutTest extends InBrowser {
     return page;
   }
 
-  private static void press(Page page, String school, String choice) {
-    page.click("#school-" + school + " button:has-text('" + choice + "')");
-    assertThat(page.locator("#school-" + school + " button[aria-pressed=true]"))
+  private static void press(Page page, String option, String choice) {
+    page.click("#option-" + option + " button:has-text('" + choice + "')");
+    assertThat(page.locator("#option-" + option + " button[aria-pressed=true]"))
         .containsText(choice);
   }
 
@@ -81,7 +81,7 @@ public class CutTest extends InBrowser {
     long lot = receive("hake", State.UNGUTTED, "3.4");
     Page page = plan(lot);
     String portions = page.locator(".plan-sums dd").first().textContent();
-    Locator off = page.locator("#school-skin button:has-text('Off')");
+    Locator off = page.locator("#option-skin button:has-text('Off')");
     assertThat(off).containsText("Fillet −");
     assertThat(off).containsText("a plate");
     press(page, "skin", "Off");

@@ -14,12 +14,12 @@ import java.nio.file.Files;
 import java.util.List;
 import java.util.regex.Pattern;
 import mosaicknife.app.buy.Order;
-import mosaicknife.app.buy.OrderBook;
 import mosaicknife.app.buy.OrderLine;
+import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.dock.Claim;
-import mosaicknife.app.dock.ClaimBook;
+import mosaicknife.app.dock.ClaimSettler;
 import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotRegister;
 import org.testng.annotations.Test;
 
 /**
@@ -31,7 +31,7 @@ public class FridayTest extends InBrowser {
   public void fromFridaysCoversToAShortDeliveryWithItsClaim() throws IOException {
     Page page = signedIn("ines");
     long order = planAndOrder(page);
-    OrderLine line = bean(OrderBook.class).get(order).lines().get(0);
+    OrderLine line = bean(OrderPlacer.class).get(order).lines().get(0);
     assertTrue(line.fish() > 1, "several fish were ordered: " + line.fish());
 
     Download sheet = page.waitForDownload(() -> page.click("a:has-text('CSV')"));
@@ -45,9 +45,9 @@ public class FridayTest extends InBrowser {
     long lot = receiveOneShort(dock, order, line);
     claim(dock);
 
-    Lot stored = bean(LotBook.class).get(lot);
+    Lot stored = bean(LotRegister.class).get(lot);
     assertEquals(stored.fish(), line.fish() - 1);
-    Claim claim = bean(ClaimBook.class).of(lot).get(0);
+    Claim claim = bean(ClaimSettler.class).of(lot).get(0);
     assertEquals(claim.kind(), Claim.Kind.SHORT);
 
     page.navigate(address("/dock/" + lot + "#claims"));
@@ -71,7 +71,7 @@ public class FridayTest extends InBrowser {
     page.click(".chip:has-text('Function')");
     Locator row = page.locator(".wanted tr:has-text('Hake, brown butter')");
     row.locator("[name=portions]").fill("26");
-    row.locator("[name=give]").fill("4");
+    row.locator("[name=forecastError]").fill("4");
     row.locator("button:has-text('Keep')").click();
     assertThat(row.locator(".plate")).containsText("€");
     row.locator("a.action").click();
@@ -80,7 +80,7 @@ public class FridayTest extends InBrowser {
     page.fill("#litres", "6");
     page.click(".plan-form button");
     assertThat(page.locator(".plan-notes")).containsText("6 l are wanted");
-    Locator best = page.locator(".offers li.best");
+    Locator best = page.locator(".candidates li.best");
     assertThat(best).containsText("Cheapest by");
     best.locator("button:has-text('Order')").click();
     assertThat(page).hasURL(Pattern.compile(".*/buy/orders/\\d+"));
@@ -169,7 +169,7 @@ public class FridayTest extends InBrowser {
     Page one = signedIn("ines");
     Page other = signedIn("adaeze");
     Order draft =
-        bean(OrderBook.class).all().stream()
+        bean(OrderPlacer.class).all().stream()
             .filter(o -> o.status().title().equals("being put together"))
             .findFirst()
             .orElseThrow();

@@ -11,7 +11,7 @@ import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.cost.CostSheet;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
@@ -38,7 +38,7 @@ public class SliceTest extends InBrowser {
     assertThat(page.locator(".letter-button[aria-pressed=true]")).hasCount(8);
 
     page.click(".strip a:has-text('Cost')");
-    CostSheet costs = costs(lot, CostingSchool.ALL_ON_THE_MAINS, 180);
+    CostSheet costs = costs(lot, CostingMethod.ALL_ON_THE_MAINS, 180);
     assertEquals(
         exact(page, "#portion-by-count"), "€" + four(costs.portionByCount().orElseThrow()));
     assertEquals(exact(page, "#portion-by-weight"), "€" + four(costs.portionByWeight()));
@@ -46,7 +46,7 @@ public class SliceTest extends InBrowser {
     page.fill("#portion", "165");
     page.click("button:has-text('Work it out')");
     assertThat(page.locator(".figure-note")).containsText("165 g");
-    costs = costs(lot, CostingSchool.ALL_ON_THE_MAINS, 165);
+    costs = costs(lot, CostingMethod.ALL_ON_THE_MAINS, 165);
     assertThat(page.locator(".figure-note")).containsText(costs.portions().count() + " whole");
 
     String before = exact(page, "#portion-by-count");
@@ -94,10 +94,10 @@ public class SliceTest extends InBrowser {
     assertThat(page.locator("#said")).hasText(Pattern.compile(".* taken\\."));
   }
 
-  private CostSheet costs(long lot, CostingSchool school, int portion) {
+  private CostSheet costs(long lot, CostingMethod option, int portion) {
     BenchSheet sheet = bean(BenchSheets.class).get(lot);
     return CostSheet.of(
-            school, sheet.breakdown(), sheet.lot().cost(), Map.of(), Mass.ofGrams(portion))
+            option, sheet.breakdown(), sheet.lot().cost(), Map.of(), Mass.ofGrams(portion))
         .orElseThrow();
   }
 

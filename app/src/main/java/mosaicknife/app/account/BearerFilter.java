@@ -16,9 +16,9 @@ final class BearerFilter extends OncePerRequestFilter {
 
   private static final String SCHEME = "Bearer ";
 
-  private final ApiTokenBook tokens;
+  private final TokenIssuer tokens;
 
-  BearerFilter(ApiTokenBook tokens) {
+  BearerFilter(TokenIssuer tokens) {
     this.tokens = tokens;
   }
 

@@ -11,10 +11,10 @@ import org.springframework.stereotype.Service;
 @ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
 public class DemoPeople {
 
-  private final PeopleBook people;
+  private final PeopleRegister people;
   private final PersonRepository rows;
 
-  DemoPeople(PeopleBook people, PersonRepository rows) {
+  DemoPeople(PeopleRegister people, PersonRepository rows) {
     this.people = people;
     this.rows = rows;
   }

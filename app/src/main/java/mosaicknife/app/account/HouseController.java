@@ -1,8 +1,8 @@
 package mosaicknife.app.account;
 
 import java.time.ZoneId;
-import mosaicknife.app.house.HouseBook;
-import mosaicknife.app.house.TrayBook;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.TrayEditor;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.quantity.UnitSystem;
@@ -19,11 +19,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class HouseController {
 
-  private final HouseBook houses;
-  private final TrayBook trays;
-  private final PeopleBook people;
+  private final HouseSettings houses;
+  private final TrayEditor trays;
+  private final PeopleRegister people;
 
-  HouseController(HouseBook houses, TrayBook trays, PeopleBook people) {
+  HouseController(HouseSettings houses, TrayEditor trays, PeopleRegister people) {
     this.houses = houses;
     this.trays = trays;
     this.people = people;

@@ -43,7 +43,7 @@ class SecurityRules {
   /** The API: tokens, no session, no cookies, so no CSRF token is needed. */
   @Bean
   @Order(1)
-  SecurityFilterChain api(HttpSecurity http, ApiTokenBook tokens) {
+  SecurityFilterChain api(HttpSecurity http, TokenIssuer tokens) {
     return http.securityMatcher("/api/**")
         .csrf(csrf -> csrf.disable())
         .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

@@ -20,9 +20,9 @@ class SignInController {
       "Too many tries. Wait a quarter of an hour, or ask the owner.";
 
   private final boolean demo;
-  private final PeopleBook people;
+  private final PeopleRegister people;
 
-  SignInController(@Value("${mosaic.demo:false}") boolean demo, PeopleBook people) {
+  SignInController(@Value("${mosaic.demo:false}") boolean demo, PeopleRegister people) {
     this.demo = demo;
     this.people = people;
   }

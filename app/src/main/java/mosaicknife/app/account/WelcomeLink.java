@@ -2,7 +2,7 @@ package mosaicknife.app.account;
 
 import java.time.Clock;
 import java.time.ZoneOffset;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -24,16 +24,16 @@ public class WelcomeLink implements ApplicationRunner {
 
   private static final Logger LOG = LoggerFactory.getLogger(WelcomeLink.class);
 
-  private final PeopleBook people;
-  private final HouseBook houses;
+  private final PeopleRegister people;
+  private final HouseSettings houses;
   private final JdbcClient jdbc;
   private final Clock clock;
   private final Environment environment;
   private final boolean demo;
 
   WelcomeLink(
-      PeopleBook people,
-      HouseBook houses,
+      PeopleRegister people,
+      HouseSettings houses,
       JdbcClient jdbc,
       Clock clock,
       Environment environment,

@@ -3,7 +3,7 @@ package mosaicknife.app.bench;
 import java.time.Instant;
 
 /**
- * An answer to a school.
+ * An answer to a option.
  *
  * @param choice the code of the choice
  * @param reason why, possibly empty

@@ -6,13 +6,13 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
-import mosaicknife.app.bench.BenchBook.Weighed;
 import mosaicknife.app.bench.BenchPages.Place;
+import mosaicknife.app.bench.WeighingRecorder.Weighed;
 import mosaicknife.app.device.Scale;
-import mosaicknife.app.dock.LotBook;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.dock.LotRegister;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.HouseTray;
-import mosaicknife.app.house.TrayBook;
+import mosaicknife.app.house.TrayEditor;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
@@ -45,26 +45,26 @@ class BenchController {
   private static final int CONFLICT = 409;
 
   private final BenchPages pages;
-  private final BenchBook book;
+  private final WeighingRecorder book;
   private final BenchStream stream;
-  private final TallyBook tallies;
-  private final NoteBook notes;
-  private final TrayBook trays;
-  private final LotBook lots;
+  private final TallyMender tallies;
+  private final NoteRecorder notes;
+  private final TrayEditor trays;
+  private final LotRegister lots;
   private final Scale scale;
-  private final HouseBook houses;
+  private final HouseSettings houses;
   private final CurrentPerson person;
 
   BenchController(
       BenchPages pages,
-      BenchBook book,
+      WeighingRecorder book,
       BenchStream stream,
-      TallyBook tallies,
-      NoteBook notes,
-      TrayBook trays,
-      LotBook lots,
+      TallyMender tallies,
+      NoteRecorder notes,
+      TrayEditor trays,
+      LotRegister lots,
       Scale scale,
-      HouseBook houses,
+      HouseSettings houses,
       CurrentPerson person) {
     this.pages = pages;
     this.book = book;

@@ -10,12 +10,12 @@ import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.account.Person;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.device.StandInPanel;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.HouseTray;
-import mosaicknife.app.house.TrayBook;
+import mosaicknife.app.house.TrayEditor;
 import mosaicknife.app.picture.FishPicture;
 import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
@@ -43,32 +43,32 @@ class BenchPages {
   private static final Duration SHORTEST_PACE = Duration.ofSeconds(10);
 
   private final BenchSheets sheets;
-  private final TallyBook tallies;
-  private final NoteBook notes;
+  private final TallyMender tallies;
+  private final NoteRecorder notes;
   private final Shift shift;
-  private final TrayBook trays;
+  private final TrayEditor trays;
   private final WeighingRepository weighings;
   private final CurrentPerson current;
-  private final HouseBook houses;
+  private final HouseSettings houses;
   private final Scale scale;
   private final StandInPanel hands;
-  private final CatalogueBook catalogue;
+  private final CatalogueEditor catalogue;
   private final JsonMapper json;
   private final Clock clock;
   private volatile String kindOptions;
 
   BenchPages(
       BenchSheets sheets,
-      TallyBook tallies,
-      NoteBook notes,
+      TallyMender tallies,
+      NoteRecorder notes,
       Shift shift,
-      TrayBook trays,
+      TrayEditor trays,
       WeighingRepository weighings,
       CurrentPerson current,
-      HouseBook houses,
+      HouseSettings houses,
       Scale scale,
       StandInPanel hands,
-      CatalogueBook catalogue,
+      CatalogueEditor catalogue,
       JsonMapper json,
       Clock clock) {
     this.sheets = sheets;

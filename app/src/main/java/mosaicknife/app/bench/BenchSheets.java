@@ -9,10 +9,10 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import mosaicknife.app.account.PeopleBook;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotRegister;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
@@ -34,28 +34,28 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class BenchSheets {
 
-  private final LotBook lots;
+  private final LotRegister lots;
   private final LotPartRepository parts;
   private final WeighingRepository weighings;
-  private final PeopleBook people;
-  private final CatalogueBook catalogue;
-  private final SchoolBook schools;
+  private final PeopleRegister people;
+  private final CatalogueEditor catalogue;
+  private final OptionChooser options;
   private final PartLayout layout;
 
   BenchSheets(
-      LotBook lots,
+      LotRegister lots,
       LotPartRepository parts,
       WeighingRepository weighings,
-      PeopleBook people,
-      CatalogueBook catalogue,
-      SchoolBook schools,
+      PeopleRegister people,
+      CatalogueEditor catalogue,
+      OptionChooser options,
       PartLayout layout) {
     this.lots = lots;
     this.parts = parts;
     this.weighings = weighings;
     this.people = people;
     this.catalogue = catalogue;
-    this.schools = schools;
+    this.options = options;
     this.layout = layout;
   }
 
@@ -109,7 +109,7 @@ public class BenchSheets {
                     WeighingEntity::partId,
                     Collectors.mapping(
                         w -> w.toTaken(names.get(w.takenBy())), Collectors.toList())));
-    Map<Long, Choices> choices = schools.of(ids);
+    Map<Long, Choices> choices = options.of(ids);
     return wanted.stream()
         .map(
             lot ->

@@ -11,7 +11,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import mosaicknife.app.device.Scale;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.shared.Formats;
 import org.slf4j.Logger;
@@ -36,7 +36,7 @@ class BenchStream implements SmartLifecycle {
   private static final int SENDERS = 6;
 
   private final Scale scale;
-  private final HouseBook houses;
+  private final HouseSettings houses;
   private final List<Listener> listeners = new CopyOnWriteArrayList<>();
   private final ScheduledExecutorService ticker = Executors.newSingleThreadScheduledExecutor();
   private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS);
@@ -45,7 +45,7 @@ class BenchStream implements SmartLifecycle {
   private volatile Formats formats;
   private long ticks;
 
-  BenchStream(Scale scale, HouseBook houses) {
+  BenchStream(Scale scale, HouseSettings houses) {
     this.scale = scale;
     this.houses = houses;
   }

@@ -11,7 +11,7 @@ import mosaicknife.core.craft.SecondOpinion.Remark;
 import mosaicknife.core.craft.SecondOpinion.Role;
 import mosaicknife.core.craft.SecondOpinion.Seen;
 import mosaicknife.core.plan.CutPlan.Planned;
-import mosaicknife.core.plan.Schools;
+import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -78,7 +78,7 @@ final class Opinions {
   }
 
   private static Role role(Planned planned) {
-    if (Schools.isMain(planned.slot())) {
+    if (CuttingOptions.isMain(planned.slot())) {
       return Role.MAIN;
     }
     return planned.slot().kind().code().equals("frame") ? Role.FRAME : Role.OTHER;

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.dock.Lot;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.breakdown.LossNorm;
@@ -18,9 +18,9 @@ class PartLayout {
 
   private final LotPartRepository parts;
   private final WeighingRepository weighings;
-  private final CatalogueBook catalogue;
+  private final CatalogueEditor catalogue;
 
-  PartLayout(LotPartRepository parts, WeighingRepository weighings, CatalogueBook catalogue) {
+  PartLayout(LotPartRepository parts, WeighingRepository weighings, CatalogueEditor catalogue) {
     this.parts = parts;
     this.weighings = weighings;
     this.catalogue = catalogue;

@@ -23,7 +23,7 @@ public class SimulatedFish {
   private static final int SEEDS_PER_LOT = 1000;
 
   /**
-   * Returns the true mass of a part; the same lot always has the same fish, whatever school cuts
+   * Returns the true mass of a part; the same lot always has the same fish, whatever option cuts
    * it.
    *
    * @param sheet the lot with its plan

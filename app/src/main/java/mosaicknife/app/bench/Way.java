@@ -13,7 +13,7 @@ import mosaicknife.core.quantity.Mass;
  * @param id its number
  * @param name its name
  * @param size the fish it is for
- * @param choices the answers to the schools
+ * @param choices the answers to the options
  * @param fates what the parts are for, by slot
  * @param by who saved it
  * @param at when

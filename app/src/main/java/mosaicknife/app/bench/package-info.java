@@ -3,6 +3,6 @@
  *
  * <p>Weighings are append-only facts. Other stations read {@link mosaicknife.app.bench.BenchSheet}
  * through {@link mosaicknife.app.bench.BenchSheets}; they change purposes through {@link
- * mosaicknife.app.bench.PurposeBook}.
+ * mosaicknife.app.bench.PurposeAssigner}.
  */
 package mosaicknife.app.bench;

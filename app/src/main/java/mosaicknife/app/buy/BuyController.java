@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import mosaicknife.app.buy.PlanBook.Plan;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.buy.PurchasePlanner.Plan;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
@@ -31,19 +31,19 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class BuyController {
 
-  private final DishBook dishes;
-  private final PlanBook plans;
-  private final PriceBook prices;
-  private final CatalogueBook catalogue;
-  private final HouseBook houses;
+  private final DishEditor dishes;
+  private final PurchasePlanner plans;
+  private final PriceKeeper prices;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
   private final Clock clock;
 
   BuyController(
-      DishBook dishes,
-      PlanBook plans,
-      PriceBook prices,
-      CatalogueBook catalogue,
-      HouseBook houses,
+      DishEditor dishes,
+      PurchasePlanner plans,
+      PriceKeeper prices,
+      CatalogueEditor catalogue,
+      HouseSettings houses,
       Clock clock) {
     this.dishes = dishes;
     this.plans = plans;
@@ -63,7 +63,7 @@ class BuyController {
     model.addAttribute("views", views);
     model.addAttribute("profiles", ProfileName.values());
     model.addAttribute("pers", Per.values());
-    model.addAttribute("offers", prices.offers().size());
+    model.addAttribute("candidates", prices.candidates().size());
     return "buy/all";
   }
 
@@ -104,16 +104,16 @@ class BuyController {
       @PathVariable long id,
       @RequestParam ProfileName profile,
       @RequestParam String portions,
-      @RequestParam(defaultValue = "0") String give,
+      @RequestParam(defaultValue = "0") String forecastError,
       @RequestParam Per per,
       @RequestParam(defaultValue = "") String back,
       RedirectAttributes later) {
     try {
-      dishes.want(id, profile, new Demand(whole(portions), decimal(give), per));
+      dishes.want(id, profile, new Demand(whole(portions), decimal(forecastError), per));
     } catch (Refusal refusal) {
       later.addFlashAttribute("sentence", refusal.getMessage());
       later.addFlashAttribute("typedPortions", portions);
-      later.addFlashAttribute("typedGive", give);
+      later.addFlashAttribute("typedForecastError", forecastError);
       later.addFlashAttribute("typedFor", "" + id);
     }
     later.addAttribute("profile", profile);
@@ -134,7 +134,8 @@ class BuyController {
     String plain = typed.strip().isEmpty() ? "0" : typed.strip().replace(',', '.');
     if (!plain.matches("[0-9]{1,4}(\\.[0-9])?")) {
       throw Refusal.ofField(
-          "give", "Give is how many portions the number may be off, such as 4. Type figures.");
+          "forecastError",
+          "Give is how many portions the number may be off, such as 4. Type figures.");
     }
     return new BigDecimal(plain).doubleValue();
   }

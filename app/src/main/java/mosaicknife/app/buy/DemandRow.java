@@ -9,16 +9,17 @@ import mosaicknife.core.buying.Demand;
 
 /** The demand for a dish in one profile, as stored. */
 @Embeddable
-record DemandRow(int portions, BigDecimal give, @Enumerated(EnumType.STRING) Demand.Per per) {
+record DemandRow(
+    int portions, BigDecimal forecastError, @Enumerated(EnumType.STRING) Demand.Per per) {
 
   static DemandRow of(Demand demand) {
     return new DemandRow(
         demand.portions(),
-        BigDecimal.valueOf(demand.give()).setScale(1, RoundingMode.HALF_UP),
+        BigDecimal.valueOf(demand.forecastError()).setScale(1, RoundingMode.HALF_UP),
         demand.per());
   }
 
   Demand toDemand() {
-    return new Demand(portions, give.doubleValue(), per);
+    return new Demand(portions, forecastError.doubleValue(), per);
   }
 }

@@ -5,11 +5,11 @@ import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.Map;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.core.buying.Candidate.Form;
+import mosaicknife.core.buying.Offer.Form;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.ContentDisposition;
@@ -28,11 +28,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class OrderController {
 
-  private final OrderBook orders;
-  private final HouseBook houses;
+  private final OrderPlacer orders;
+  private final HouseSettings houses;
   private final Paper paper;
 
-  OrderController(OrderBook orders, HouseBook houses, Paper paper) {
+  OrderController(OrderPlacer orders, HouseSettings houses, Paper paper) {
     this.orders = orders;
     this.houses = houses;
     this.paper = paper;

@@ -3,7 +3,7 @@ package mosaicknife.app.buy;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.buying.Candidate.Form;
+import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;

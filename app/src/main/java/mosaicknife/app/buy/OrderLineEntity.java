@@ -51,15 +51,16 @@ class OrderLineEntity {
 
   protected OrderLineEntity() {}
 
-  OrderLineEntity(UUID clientId, Offer offer, Long dishId, String surplusHome, String reason) {
-    Candidate wanted = offer.candidate();
+  OrderLineEntity(
+      UUID clientId, Candidate candidate, Long dishId, String surplusHome, String reason) {
+    Offer wanted = candidate.offer();
     this.clientId = clientId;
     this.ware =
         Ware.of(wanted.species(), wanted.form(), wanted.state(), wanted.grade(), wanted.price());
-    this.fish = offer.fish();
-    this.massMg = offer.mass().milligrams();
+    this.fish = candidate.fish();
+    this.massMg = candidate.mass().milligrams();
     this.dishId = dishId;
-    this.surplus = BigDecimal.valueOf(offer.surplus()).setScale(1, RoundingMode.HALF_UP);
+    this.surplus = BigDecimal.valueOf(candidate.surplus()).setScale(1, RoundingMode.HALF_UP);
     this.surplusHome = surplusHome;
     this.reason = reason;
   }

@@ -4,15 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import mosaicknife.app.buy.PlanBook.Alternative;
-import mosaicknife.app.buy.PlanBook.Plan;
+import mosaicknife.app.buy.PurchasePlanner.Alternative;
+import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.buying.Candidate;
-import mosaicknife.core.buying.Candidate.Form;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Difference;
 import mosaicknife.core.buying.Offer;
+import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.StockNeed;
 import mosaicknife.core.buying.Substitutes.Substitute;
 import mosaicknife.core.quantity.ExactMoney;
@@ -23,7 +23,7 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param plan the plan
  * @param wanted what is wanted, in words
  * @param madeOf the fish it may be made of, its own first
- * @param bars the offers as bars on one scale
+ * @param bars the candidates as bars on one scale
  * @param alternatives fish that eat alike
  * @param notices what is worth a word: break-even passed, surplus bones, nothing offered
  */
@@ -31,19 +31,19 @@ record PlanView(
     Plan plan,
     String wanted,
     String madeOf,
-    List<OfferBar> bars,
+    List<CandidateBar> bars,
     List<AlternativeRow> alternatives,
     List<Notice> notices) {
 
   private static final double SCALE = 560;
 
   /**
-   * One offer as a bar of its cost per served portion with a whisker for the risk.
+   * One candidate as a bar of its cost per served portion with a whisker for the risk.
    *
-   * @param offer the offer
+   * @param candidate the candidate
    * @param best whether it is the cheapest
    * @param name fish, state and grade
-   * @param supplier who offers it
+   * @param supplier who candidates it
    * @param price what it costs
    * @param buy how much to buy
    * @param each the cost per served portion
@@ -56,8 +56,8 @@ record PlanView(
    * @param total the money
    * @param reason why it stands here
    */
-  record OfferBar(
-      Offer offer,
+  record CandidateBar(
+      Candidate candidate,
       boolean best,
       String name,
       String supplier,
@@ -86,10 +86,10 @@ record PlanView(
 
   static PlanView of(Plan plan, Formats formats) {
     String madeOf = String.join(", ", plan.madeOf().stream().map(Species::name).toList());
-    double most = plan.offers().stream().mapToDouble(o -> amount(o.high())).max().orElse(1);
-    List<OfferBar> bars = new ArrayList<>();
-    for (Offer offer : plan.offers()) {
-      bars.add(bar(offer, plan, most, formats));
+    double most = plan.candidates().stream().mapToDouble(o -> amount(o.high())).max().orElse(1);
+    List<CandidateBar> bars = new ArrayList<>();
+    for (Candidate candidate : plan.candidates()) {
+      bars.add(bar(candidate, plan, most, formats));
     }
     return new PlanView(
         plan,
@@ -101,45 +101,47 @@ record PlanView(
   }
 
   private static String wanted(Demand demand, Plan plan) {
-    String give = demand.give() > 0 ? " ± %.0f".formatted(demand.give()) : "";
+    String forecastError =
+        demand.forecastError() > 0 ? " ± %.0f".formatted(demand.forecastError()) : "";
     String there = plan.wish().onHand() > 0 ? ", %d on hand".formatted(plan.wish().onHand()) : "";
-    return "%d%s portions %s%s".formatted(demand.portions(), give, demand.per().title(), there);
+    return "%d%s portions %s%s"
+        .formatted(demand.portions(), forecastError, demand.per().title(), there);
   }
 
   private static double amount(ExactMoney money) {
     return money.amount().doubleValue();
   }
 
-  static String name(Candidate candidate, Formats formats) {
-    return candidate.form() == Form.FILLET
-        ? candidate.species().name() + " fillet, bought cut"
-        : candidate.species().name()
+  static String name(Offer offer, Formats formats) {
+    return offer.form() == Form.FILLET
+        ? offer.species().name() + " fillet, bought cut"
+        : offer.species().name()
             + ", "
-            + candidate.state().title().toLowerCase(Locale.ROOT)
+            + offer.state().title().toLowerCase(Locale.ROOT)
             + ", "
-            + formats.range(candidate.grade().from(), candidate.grade().to());
+            + formats.range(offer.grade().from(), offer.grade().to());
   }
 
-  private static OfferBar bar(Offer offer, Plan plan, double most, Formats formats) {
-    boolean best = offer.equals(plan.offers().get(0));
-    Candidate candidate = offer.candidate();
-    String mass = formats.roughly(offer.mass());
-    return new OfferBar(
-        offer,
+  private static CandidateBar bar(Candidate candidate, Plan plan, double most, Formats formats) {
+    boolean best = candidate.equals(plan.candidates().get(0));
+    Offer offer = candidate.offer();
+    String mass = formats.roughly(candidate.mass());
+    return new CandidateBar(
+        candidate,
         best,
-        name(candidate, formats),
-        candidate.supplier(),
-        formats.price(candidate.price()),
-        candidate.form() == Form.FILLET ? mass : "%d fish, %s".formatted(offer.fish(), mass),
-        about(offer.costPerServed(), formats),
-        length(offer.costPerServed(), most),
-        length(offer.low(), most),
-        length(offer.high(), most),
-        "≈ %.0f %%".formatted(offer.risk() * 100),
-        offer.surplus() < 0.5 ? "none" : "≈ %.0f".formatted(offer.surplus()),
-        "≈ %.0f min".formatted(offer.minutes()),
-        about(offer.money(), formats),
-        reason(offer, plan, formats));
+        name(offer, formats),
+        offer.supplier(),
+        formats.price(offer.price()),
+        offer.form() == Form.FILLET ? mass : "%d fish, %s".formatted(candidate.fish(), mass),
+        about(candidate.costPerServed(), formats),
+        length(candidate.costPerServed(), most),
+        length(candidate.low(), most),
+        length(candidate.high(), most),
+        "≈ %.0f %%".formatted(candidate.risk() * 100),
+        candidate.surplus() < 0.5 ? "none" : "≈ %.0f".formatted(candidate.surplus()),
+        "≈ %.0f min".formatted(candidate.minutes()),
+        about(candidate.money(), formats),
+        reason(candidate, plan, formats));
   }
 
   /** Everything planned is estimated, and looks like it. */
@@ -151,28 +153,28 @@ record PlanView(
     return String.format(Locale.ROOT, "%.1f", SCALE * amount(money) / most);
   }
 
-  /** Why an offer stands where it stands, against the best one or the next. */
-  static String reason(Offer offer, Plan plan, Formats formats) {
-    List<Offer> offers = plan.offers();
-    Offer best = offers.get(0);
-    if (offer.equals(best)) {
-      if (offers.size() == 1) {
+  /** Why a candidate stands where it stands, against the best one or the next. */
+  static String reason(Candidate candidate, Plan plan, Formats formats) {
+    List<Candidate> candidates = plan.candidates();
+    Candidate best = candidates.get(0);
+    if (candidate.equals(best)) {
+      if (candidates.size() == 1) {
         return "The only one on offer for this dish.";
       }
-      Offer next = offers.get(1);
+      Candidate next = candidates.get(1);
       return "Cheapest by ≈ %s a plate: %s."
           .formatted(
-              formats.money(next.costPerServed().minus(offer.costPerServed())),
-              causes(offer, next));
+              formats.money(next.costPerServed().minus(candidate.costPerServed())),
+              causes(candidate, next));
     }
     return "≈ %s more a plate: %s."
         .formatted(
-            formats.money(offer.costPerServed().minus(best.costPerServed())),
-            causesOfDear(best, offer));
+            formats.money(candidate.costPerServed().minus(best.costPerServed())),
+            causesOfDear(best, candidate));
   }
 
   /** What makes the first cheaper than the second, said of the first. */
-  private static String causes(Offer cheap, Offer dear) {
+  private static String causes(Candidate cheap, Candidate dear) {
     return words(
         Difference.between(cheap, dear),
         "a lower price per weight",
@@ -182,7 +184,7 @@ record PlanView(
   }
 
   /** What makes the second dearer than the first, said of the second. */
-  private static String causesOfDear(Offer cheap, Offer dear) {
+  private static String causesOfDear(Candidate cheap, Candidate dear) {
     return words(
         Difference.between(cheap, dear),
         "a higher price per weight",
@@ -222,9 +224,9 @@ record PlanView(
         why + but,
         alternative.inSeason() ? "in season" : "out of season",
         alternative
-            .offer()
-            .map(offer -> about(offer.costPerServed(), formats) + " a plate")
-            .orElse("no offer"));
+            .candidate()
+            .map(candidate -> about(candidate.costPerServed(), formats) + " a plate")
+            .orElse("no candidate"));
   }
 
   private static List<Notice> notices(Plan plan, Formats formats) {
@@ -246,20 +248,20 @@ record PlanView(
   }
 
   /** Whole against bought cut: the price up to which breaking in the house pays. */
-  private static Optional<Notice> breakEven(Plan plan, Offer bought, Formats formats) {
-    Optional<Offer> whole =
-        plan.offers().stream().filter(o -> o.candidate().form() == Form.WHOLE).findFirst();
+  private static Optional<Notice> breakEven(Plan plan, Candidate bought, Formats formats) {
+    Optional<Candidate> whole =
+        plan.candidates().stream().filter(o -> o.offer().form() == Form.WHOLE).findFirst();
     return whole.map(
         own -> {
           String limit = formats.price(own.breakEvenAgainst(bought));
-          String what = name(own.candidate(), formats);
+          String what = name(own.offer(), formats);
           boolean passed = own.costPerServed().compareTo(bought.costPerServed()) > 0;
           return new Notice(
               passed
                   ? "The price of %s has passed your break-even of ≈ %s: bought-in fillet from %s is cheaper by the plate."
-                      .formatted(what, limit, bought.candidate().supplier())
+                      .formatted(what, limit, bought.offer().supplier())
                   : "Breaking %s in the house pays up to ≈ %s; it is offered at %s."
-                      .formatted(what, limit, formats.price(own.candidate().price())),
+                      .formatted(what, limit, formats.price(own.offer().price())),
               passed);
         });
   }
@@ -272,17 +274,18 @@ record PlanView(
       return Optional.of(
           "No bones for a clear stock come with this: the fish is oily or farmed, or bought cut.");
     }
-    String give =
+    String enough =
         "%s of bones come with it, enough for about %.0f l of stock"
             .formatted(formats.roughly(stock.bones()), stock.possible());
     if (plan.wish().litres() == 0) {
-      return Optional.of(give + ". Plan where they go.");
+      return Optional.of(enough + ". Plan where they go.");
     }
     return Optional.of(
         stock.surplus().isPositive()
-            ? give
+            ? enough
                 + "; %.0f l are wanted, so %s are over: freeze, give to the other venue or sell."
                     .formatted(plan.wish().litres(), formats.roughly(stock.surplus()))
-            : give + "; %.0f l are wanted, so more must be found.".formatted(plan.wish().litres()));
+            : enough
+                + "; %.0f l are wanted, so more must be found.".formatted(plan.wish().litres()));
   }
 }

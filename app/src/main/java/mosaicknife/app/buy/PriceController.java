@@ -9,12 +9,12 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.UUID;
-import mosaicknife.app.buy.PriceBook.Confirmed;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.buy.PriceKeeper.Confirmed;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Species;
-import mosaicknife.core.buying.Candidate;
+import mosaicknife.core.buying.Offer;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,12 +28,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PriceController {
 
-  private final PriceBook prices;
-  private final CatalogueBook catalogue;
-  private final HouseBook houses;
+  private final PriceKeeper prices;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
   private final Clock clock;
 
-  PriceController(PriceBook prices, CatalogueBook catalogue, HouseBook houses, Clock clock) {
+  PriceController(
+      PriceKeeper prices, CatalogueEditor catalogue, HouseSettings houses, Clock clock) {
     this.prices = prices;
     this.catalogue = catalogue;
     this.houses = houses;
@@ -41,11 +42,11 @@ class PriceController {
   }
 
   @GetMapping("/buy/prices")
-  String offers(Model model) {
+  String candidates(Model model) {
     model.addAttribute(
-        "offers",
-        prices.offers().stream()
-            .sorted(Comparator.comparing((Candidate c) -> c.species().name()))
+        "candidates",
+        prices.candidates().stream()
+            .sorted(Comparator.comparing((Offer c) -> c.species().name()))
             .toList());
     model.addAttribute("suppliers", houses.suppliers());
     model.addAttribute("today", LocalDate.now(clock.withZone(houses.house().formats().zone())));

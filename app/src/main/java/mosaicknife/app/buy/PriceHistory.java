@@ -8,7 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import mosaicknife.app.buy.PriceBook.Past;
+import mosaicknife.app.buy.PriceKeeper.Past;
 import mosaicknife.app.shared.Formats;
 
 /**
@@ -41,7 +41,7 @@ record PriceHistory(List<Line> lines, List<Row> rows, String highest, String fro
     double most = past.stream().mapToDouble(PriceHistory::amount).max().orElse(1);
     Map<String, List<Past>> series = new LinkedHashMap<>();
     for (Past one : past) {
-      String name = PlanView.name(one.candidate(), formats) + ", " + one.candidate().supplier();
+      String name = PlanView.name(one.offer(), formats) + ", " + one.offer().supplier();
       series.computeIfAbsent(name, n -> new ArrayList<>()).add(one);
     }
     List<Line> lines = new ArrayList<>();
@@ -64,21 +64,17 @@ record PriceHistory(List<Line> lines, List<Row> rows, String highest, String fro
                 one ->
                     new Row(
                         formats.day(one.day()),
-                        PlanView.name(one.candidate(), formats),
-                        one.candidate().supplier(),
-                        formats.price(one.candidate().price())))
+                        PlanView.name(one.offer(), formats),
+                        one.offer().supplier(),
+                        formats.price(one.offer().price())))
             .toList();
     Past dearest = past.stream().max(Comparator.comparingDouble(PriceHistory::amount)).get();
     return new PriceHistory(
-        lines,
-        rows,
-        formats.price(dearest.candidate().price()),
-        formats.day(first),
-        formats.day(last));
+        lines, rows, formats.price(dearest.offer().price()), formats.day(first), formats.day(last));
   }
 
   private static double amount(Past past) {
-    return past.candidate().price().perKilogram().amount().doubleValue();
+    return past.offer().price().perKilogram().amount().doubleValue();
   }
 
   private static String number(double value) {

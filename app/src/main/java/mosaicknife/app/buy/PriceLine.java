@@ -5,7 +5,7 @@ import java.util.Optional;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.buying.Candidate.Form;
+import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**

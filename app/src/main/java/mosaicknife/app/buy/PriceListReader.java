@@ -22,7 +22,7 @@ import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.buying.Candidate.Form;
+import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.PriceText;
@@ -95,10 +95,10 @@ final class PriceListReader {
     String heading = text.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
     char best = ',';
     long most = 0;
-    for (char candidate : new char[] {';', '\t', ','}) {
-      long count = heading.chars().filter(c -> c == candidate).count();
+    for (char offer : new char[] {';', '\t', ','}) {
+      long count = heading.chars().filter(c -> c == offer).count();
       if (count > most) {
-        best = candidate;
+        best = offer;
         most = count;
       }
     }

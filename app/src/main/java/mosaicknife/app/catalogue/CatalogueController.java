@@ -6,8 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mosaicknife.app.catalogue.CatalogueBook.Imported;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.catalogue.CatalogueEditor.Imported;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.BodyPlan;
@@ -39,10 +39,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class CatalogueController {
 
-  private final CatalogueBook book;
-  private final HouseBook houses;
+  private final CatalogueEditor book;
+  private final HouseSettings houses;
 
-  CatalogueController(CatalogueBook book, HouseBook houses) {
+  CatalogueController(CatalogueEditor book, HouseSettings houses) {
     this.book = book;
     this.houses = houses;
   }

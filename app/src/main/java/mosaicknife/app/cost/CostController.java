@@ -2,12 +2,12 @@ package mosaicknife.app.cost;
 
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.dock.LotBook;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.dock.LotRegister;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.stereotype.Controller;
@@ -23,10 +23,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class CostController {
 
   private final BenchSheets sheets;
-  private final LotBook lots;
-  private final HouseBook houses;
+  private final LotRegister lots;
+  private final HouseSettings houses;
 
-  CostController(BenchSheets sheets, LotBook lots, HouseBook houses) {
+  CostController(BenchSheets sheets, LotRegister lots, HouseSettings houses) {
     this.sheets = sheets;
     this.lots = lots;
     this.houses = houses;
@@ -54,14 +54,14 @@ class CostController {
   String change(
       @PathVariable long id,
       @RequestParam int version,
-      @RequestParam CostingSchool school,
+      @RequestParam CostingMethod method,
       @RequestParam String portion,
       RedirectAttributes later) {
     try {
       lots.costBy(
           id,
           version,
-          school,
+          method,
           MassText.parse(portion, houses.house().formats().system().small()).mass());
     } catch (Refusal | QuantityFormatException refusal) {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {

@@ -20,7 +20,7 @@ import mosaicknife.core.cost.CostLadder;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
 import mosaicknife.core.cost.Costing.PartCost;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.Mass;
 
@@ -29,7 +29,7 @@ import mosaicknife.core.quantity.Mass;
  *
  * @param answer the cost of a portion and what it rests on; empty while nothing is for the plate
  * @param ladder the rungs from purchase to plate
- * @param schools the schools beside each other
+ * @param methods the methods beside each other
  * @param fillets the whole portions inside each main cut
  * @param parts what each part carries
  * @param yields the yields on each basis
@@ -39,7 +39,7 @@ import mosaicknife.core.quantity.Mass;
 record CostView(
     Optional<Answer> answer,
     List<RungRow> ladder,
-    List<SchoolRow> schools,
+    List<MethodRow> methods,
     List<FilletRow> fillets,
     List<PartRow> parts,
     List<YieldRow> yields,
@@ -68,9 +68,9 @@ record CostView(
   /** One rung: how much is left, what a kilogram of it costs. */
   record RungRow(String step, String name, String note, String mass, String price, int width) {}
 
-  /** One school beside the others. */
-  record SchoolRow(
-      CostingSchool school, boolean chosen, String onMains, String edible, String portion) {}
+  /** One method beside the others. */
+  record MethodRow(
+      CostingMethod method, boolean chosen, String onMains, String edible, String portion) {}
 
   /** The portions inside one main cut. */
   record FilletRow(String name, String mass, long count, String over, boolean estimated) {}
@@ -82,14 +82,14 @@ record CostView(
   record YieldRow(String basis, String mass, String mains, boolean estimated, String how) {}
 
   static CostView of(BenchSheet sheet, Formats formats) {
-    Optional<CostSheet> costs = costs(sheet, sheet.lot().school());
+    Optional<CostSheet> costs = costs(sheet, sheet.lot().method());
     Yields yields = Yields.of(sheet.breakdown(), sheet.lot().species());
     return new CostView(
         costs.map(c -> answer(c, formats)),
         CostLadder.of(sheet.breakdown(), sheet.lot().cost(), costs).rungs().stream()
             .map(rung -> rung(rung, costs, formats))
             .toList(),
-        schools(sheet, formats),
+        methods(sheet, formats),
         costs.map(c -> fillets(c.portions(), formats)).orElse(List.of()),
         parts(sheet.breakdown(), costs, formats),
         yields(sheet.breakdown(), yields, formats),
@@ -97,9 +97,9 @@ record CostView(
         formats.percent(yields.totalUse()));
   }
 
-  private static Optional<CostSheet> costs(BenchSheet sheet, CostingSchool school) {
+  private static Optional<CostSheet> costs(BenchSheet sheet, CostingMethod method) {
     Lot lot = sheet.lot();
-    return CostSheet.of(school, sheet.breakdown(), lot.cost(), sheet.values(), lot.portionTarget());
+    return CostSheet.of(method, sheet.breakdown(), lot.cost(), sheet.values(), lot.portionTarget());
   }
 
   private static Answer answer(CostSheet costs, Formats formats) {
@@ -163,15 +163,15 @@ record CostView(
   }
 
   /** Relative value needs sales prices, which are not kept yet; it is left out, not guessed. */
-  private static List<SchoolRow> schools(BenchSheet sheet, Formats formats) {
-    return Stream.of(CostingSchool.values())
-        .filter(school -> school != CostingSchool.RELATIVE_VALUE)
+  private static List<MethodRow> methods(BenchSheet sheet, Formats formats) {
+    return Stream.of(CostingMethod.values())
+        .filter(method -> method != CostingMethod.RELATIVE_VALUE)
         .map(
-            school -> {
-              Optional<CostSheet> costs = costs(sheet, school);
-              return new SchoolRow(
-                  school,
-                  school == sheet.lot().school(),
+            method -> {
+              Optional<CostSheet> costs = costs(sheet, method);
+              return new MethodRow(
+                  method,
+                  method == sheet.lot().method(),
                   costs.map(c -> formats.money(c.costing().onMains())).orElse("–"),
                   costs.map(c -> formats.price(c.ediblePrice())).orElse("–"),
                   costs.flatMap(CostSheet::portionByCount).map(formats::money).orElse("–"));

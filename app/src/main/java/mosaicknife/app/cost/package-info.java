@@ -1,5 +1,5 @@
 /**
- * The Cost station: the ladder from the purchase to the plate, by school.
+ * The Cost station: the ladder from the purchase to the plate, by method.
  *
  * <p>All figures come from {@code mosaicknife.core.cost}; this package lays them out.
  */

@@ -9,14 +9,14 @@ import mosaicknife.app.account.Permission;
 import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.PurposeBook;
-import mosaicknife.app.bench.SchoolBook;
-import mosaicknife.app.bench.WayBook;
+import mosaicknife.app.bench.OptionChooser;
+import mosaicknife.app.bench.PurposeAssigner;
+import mosaicknife.app.bench.WayKeeper;
 import mosaicknife.app.buy.Dish;
-import mosaicknife.app.buy.DishBook;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.buy.DishEditor;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.House;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.picture.FishPicture;
 import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
@@ -39,27 +39,27 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class PlanController {
 
   private final BenchSheets sheets;
-  private final SchoolBook schools;
-  private final WayBook ways;
-  private final PurposeBook purposes;
-  private final DishBook dishes;
-  private final CatalogueBook catalogue;
-  private final HouseBook houses;
+  private final OptionChooser options;
+  private final WayKeeper ways;
+  private final PurposeAssigner purposes;
+  private final DishEditor dishes;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
   private final CurrentPerson current;
   private final Paper paper;
 
   PlanController(
       BenchSheets sheets,
-      SchoolBook schools,
-      WayBook ways,
-      PurposeBook purposes,
-      DishBook dishes,
-      CatalogueBook catalogue,
-      HouseBook houses,
+      OptionChooser options,
+      WayKeeper ways,
+      PurposeAssigner purposes,
+      DishEditor dishes,
+      CatalogueEditor catalogue,
+      HouseSettings houses,
       CurrentPerson current,
       Paper paper) {
     this.sheets = sheets;
-    this.schools = schools;
+    this.options = options;
     this.ways = ways;
     this.purposes = purposes;
     this.dishes = dishes;
@@ -81,7 +81,7 @@ class PlanController {
     model.addAttribute("venues", houses.venues());
     model.addAttribute("dishes", dishesOf(sheet));
     model.addAttribute("ways", ways.of(sheet.lot().species()));
-    model.addAttribute("size", WayBook.sizeOf(sheet.lot()));
+    model.addAttribute("size", WayKeeper.sizeOf(sheet.lot()));
     return "cutplan/plan";
   }
 
@@ -90,8 +90,8 @@ class PlanController {
     return PlanView.of(
         new PlanView.Source(
             sheet,
-            schools.answers(sheet.lot().id()),
-            schools.houseAnswers(),
+            options.answers(sheet.lot().id()),
+            options.houseAnswers(),
             houses.venues(),
             catalogue.now(),
             house.labourPerHour(),
@@ -120,24 +120,24 @@ class PlanController {
     return new PartMark(part.number(), part.name(), standing, part.purpose(), "");
   }
 
-  @PostMapping("/plan/{id}/schools/{school}")
+  @PostMapping("/plan/{id}/options/{option}")
   String choose(
       @PathVariable long id,
-      @PathVariable String school,
+      @PathVariable String option,
       @RequestParam String choice,
       @RequestParam(defaultValue = "") String reason,
       RedirectAttributes later) {
-    return change(id, "#school-" + school, later, () -> schools.choose(id, school, choice, reason));
+    return change(id, "#option-" + option, later, () -> options.choose(id, option, choice, reason));
   }
 
-  @PostMapping("/plan/{id}/schools/{school}/house")
+  @PostMapping("/plan/{id}/options/{option}/house")
   String makeHouseAnswer(
       @PathVariable long id,
-      @PathVariable String school,
+      @PathVariable String option,
       @RequestParam(defaultValue = "") String reason,
       RedirectAttributes later) {
     return change(
-        id, "#school-" + school, later, () -> schools.makeHouseAnswer(id, school, reason));
+        id, "#option-" + option, later, () -> options.makeHouseAnswer(id, option, reason));
   }
 
   @PostMapping("/plan/{id}/parts/{slot}")
@@ -178,7 +178,7 @@ class PlanController {
 
   @PostMapping("/plan/{id}/ways/{way}/follow")
   String follow(@PathVariable long id, @PathVariable long way, RedirectAttributes later) {
-    return change(id, "", later, () -> schools.follow(id, way));
+    return change(id, "", later, () -> options.follow(id, way));
   }
 
   @PostMapping("/plan/{id}/ways/{way}/forget")

@@ -20,10 +20,10 @@ import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.Plate;
+import mosaicknife.core.plan.CuttingOption;
+import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.plan.Difference;
 import mosaicknife.core.plan.PreWork;
-import mosaicknife.core.plan.School;
-import mosaicknife.core.plan.Schools;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 
@@ -31,7 +31,7 @@ import mosaicknife.core.quantity.Mass;
  * The cut plan of one lot, ready for the page and the cut sheet.
  *
  * @param sums portions, minutes, yield and plate of the plan as it is
- * @param schools the questions with their answers and what each would change
+ * @param options the questions with their answers and what each would change
  * @param tiles every part with its fate, in cutting order
  * @param open how many tiles have no purpose yet
  * @param preWork what to do before the first cut
@@ -39,7 +39,7 @@ import mosaicknife.core.quantity.Mass;
  */
 record PlanView(
     Sums sums,
-    List<SchoolRow> schools,
+    List<OptionRow> options,
     List<TileRow> tiles,
     long open,
     List<PreWork.Item> preWork,
@@ -49,12 +49,20 @@ record PlanView(
   record Sums(String portions, String minutes, String yield, String plate, String ofThatLabour) {}
 
   /** A question. */
-  record SchoolRow(
-      School school, String house, String reason, boolean overridden, List<ChoiceRow> choices) {}
+  record OptionRow(
+      CuttingOption option,
+      String house,
+      String reason,
+      boolean overridden,
+      List<ChoiceRow> choices) {}
 
   /** An answer, what it would change, and what would then have to be done beforehand. */
   record ChoiceRow(
-      School.Choice choice, boolean chosen, boolean ofHouse, List<String> changes, String then) {}
+      CuttingOption.Choice choice,
+      boolean chosen,
+      boolean ofHouse,
+      List<String> changes,
+      String then) {}
 
   /** A part with its fate. */
   record TileRow(
@@ -96,7 +104,7 @@ record PlanView(
         source.sheet().expectedParts().stream().map(part -> tile(source, part)).toList();
     return new PlanView(
         sums(source, plan),
-        schools(source, plan),
+        options(source, plan),
         tiles,
         tiles.stream().filter(tile -> tile.part().purpose().isEmpty()).count(),
         preWork(source, plan),
@@ -118,39 +126,39 @@ record PlanView(
     return Math.round(minutes) + " min";
   }
 
-  // ---- schools --------------------------------------------------------------------------------
+  // ---- options --------------------------------------------------------------------------------
 
-  private static List<SchoolRow> schools(Source source, CutPlan plan) {
-    List<SchoolRow> rows = new ArrayList<>();
+  private static List<OptionRow> options(Source source, CutPlan plan) {
+    List<OptionRow> rows = new ArrayList<>();
     Lot lot = source.sheet().lot();
-    for (School school : Schools.of(lot.species(), lot.state())) {
-      School.Choice chosen = plan.choices().in(school);
-      Optional<Answer> house = Optional.ofNullable(source.house().get(school.code()));
+    for (CuttingOption option : CuttingOptions.of(lot.species(), lot.state())) {
+      CuttingOption.Choice chosen = plan.choices().in(option);
+      Optional<Answer> house = Optional.ofNullable(source.house().get(option.code()));
       String houseChoice =
-          house.map(Answer::choice).filter(c -> school.find(c).isPresent()).orElse("");
-      Optional<Answer> own = Optional.ofNullable(source.answers().get(school.code()));
+          house.map(Answer::choice).filter(c -> option.find(c).isPresent()).orElse("");
+      Optional<Answer> own = Optional.ofNullable(source.answers().get(option.code()));
       rows.add(
-          new SchoolRow(
-              school,
+          new OptionRow(
+              option,
               house
                   .filter(answer -> !houseChoice.isEmpty())
-                  .map(answer -> houseWords(school, answer))
+                  .map(answer -> houseWords(option, answer))
                   .orElse(""),
               own.map(Answer::reason).orElse(""),
               !houseChoice.isEmpty() && !houseChoice.equals(chosen.code()),
-              school.choices().stream()
-                  .map(choice -> choice(source, plan, school, choice, chosen, houseChoice))
+              option.choices().stream()
+                  .map(choice -> choice(source, plan, option, choice, chosen, houseChoice))
                   .toList()));
     }
     return rows;
   }
 
-  private static String houseWords(School school, Answer answer) {
+  private static String houseWords(CuttingOption option, Answer answer) {
     return "House: %s, because %s (%s)"
         .formatted(
-            school
+            option
                 .find(answer.choice())
-                .map(School.Choice::title)
+                .map(CuttingOption.Choice::title)
                 .orElse("")
                 .toLowerCase(Locale.ROOT),
             answer.reason(),
@@ -160,9 +168,9 @@ record PlanView(
   private static ChoiceRow choice(
       Source source,
       CutPlan plan,
-      School school,
-      School.Choice choice,
-      School.Choice chosen,
+      CuttingOption option,
+      CuttingOption.Choice choice,
+      CuttingOption.Choice chosen,
       String houseChoice) {
     boolean isChosen = choice.equals(chosen);
     List<String> changes = List.of();
@@ -170,7 +178,7 @@ record PlanView(
     if (!isChosen) {
       CutPlan other =
           CutPlan.of(
-              plan.fish(), plan.choices().with(school.code(), choice.code()), source.catalogue());
+              plan.fish(), plan.choices().with(option.code(), choice.code()), source.catalogue());
       Difference difference =
           Difference.between(plan, other, source.plate(plan), source.plate(other));
       changes = words(difference, choice, source);
@@ -200,7 +208,8 @@ record PlanView(
     return one.substring(0, 1).toLowerCase(Locale.ROOT) + one.substring(1);
   }
 
-  private static List<String> words(Difference difference, School.Choice choice, Source source) {
+  private static List<String> words(
+      Difference difference, CuttingOption.Choice choice, Source source) {
     Formats formats = source.formats();
     List<String> words = new ArrayList<>();
     difference.parts().stream()

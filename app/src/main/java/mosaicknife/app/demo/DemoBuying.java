@@ -5,14 +5,14 @@ import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.buy.Dish;
-import mosaicknife.app.buy.DishBook;
+import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.buy.DishForm;
-import mosaicknife.app.buy.OrderBook;
-import mosaicknife.app.buy.PlanBook;
+import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.buy.PlanWish;
-import mosaicknife.app.buy.PriceBook;
+import mosaicknife.app.buy.PriceKeeper;
 import mosaicknife.app.buy.ProfileName;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.buy.PurchasePlanner;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
@@ -54,19 +54,19 @@ class DemoBuying {
       pollack;whole;gutted;4-9 kg;%s
       """;
 
-  private final DishBook dishes;
-  private final PriceBook prices;
-  private final PlanBook plans;
-  private final OrderBook orders;
-  private final HouseBook houses;
+  private final DishEditor dishes;
+  private final PriceKeeper prices;
+  private final PurchasePlanner plans;
+  private final OrderPlacer orders;
+  private final HouseSettings houses;
   private final Clock clock;
 
   DemoBuying(
-      DishBook dishes,
-      PriceBook prices,
-      PlanBook plans,
-      OrderBook orders,
-      HouseBook houses,
+      DishEditor dishes,
+      PriceKeeper prices,
+      PurchasePlanner plans,
+      OrderPlacer orders,
+      HouseSettings houses,
       Clock clock) {
     this.dishes = dishes;
     this.prices = prices;
@@ -137,8 +137,8 @@ class DemoBuying {
         new DishForm(name, "" + venue.id(), portion, "5", cut, whole, price, fish, 0));
   }
 
-  private void want(Dish dish, int midweek, int give, int weekend, int weekendGive) {
-    dishes.want(dish.id(), ProfileName.MIDWEEK, new Demand(midweek, give, Per.SERVICE));
-    dishes.want(dish.id(), ProfileName.WEEKEND, new Demand(weekend, weekendGive, Per.SERVICE));
+  private void want(Dish dish, int midweek, int forecastError, int weekend, int weekendError) {
+    dishes.want(dish.id(), ProfileName.MIDWEEK, new Demand(midweek, forecastError, Per.SERVICE));
+    dishes.want(dish.id(), ProfileName.WEEKEND, new Demand(weekend, weekendError, Per.SERVICE));
   }
 }

@@ -6,29 +6,29 @@ import java.util.Currency;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.bench.BenchBook;
 import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.Entry;
 import mosaicknife.app.bench.Held;
-import mosaicknife.app.bench.PurposeBook;
+import mosaicknife.app.bench.PurposeAssigner;
 import mosaicknife.app.bench.SimulatedFish;
 import mosaicknife.app.bench.Take;
 import mosaicknife.app.bench.Use;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.bench.WeighingRecorder;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.device.StandInPanel;
 import mosaicknife.app.dock.Arrival;
 import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.dock.Origin;
 import mosaicknife.app.dock.Receipt;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
-import mosaicknife.app.house.TrayBook;
+import mosaicknife.app.house.TrayEditor;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -51,14 +51,14 @@ class DemoData implements ApplicationRunner {
   private static final Mass STEP = Mass.ofGrams(2);
 
   private final DemoPeople people;
-  private final HouseBook houses;
-  private final TrayBook trays;
-  private final LotBook lots;
-  private final BenchBook bench;
+  private final HouseSettings houses;
+  private final TrayEditor trays;
+  private final LotRegister lots;
+  private final WeighingRecorder bench;
   private final BenchSheets sheets;
-  private final PurposeBook purposes;
+  private final PurposeAssigner purposes;
   private final SimulatedFish fish;
-  private final CatalogueBook catalogue;
+  private final CatalogueEditor catalogue;
   private final DemoBuying buying;
   private final DemoDock dock;
   private final DemoPlans plans;
@@ -67,14 +67,14 @@ class DemoData implements ApplicationRunner {
 
   DemoData(
       DemoPeople people,
-      HouseBook houses,
-      TrayBook trays,
-      LotBook lots,
-      BenchBook bench,
+      HouseSettings houses,
+      TrayEditor trays,
+      LotRegister lots,
+      WeighingRecorder bench,
       BenchSheets sheets,
-      PurposeBook purposes,
+      PurposeAssigner purposes,
       SimulatedFish fish,
-      CatalogueBook catalogue,
+      CatalogueEditor catalogue,
       DemoBuying buying,
       DemoDock dock,
       DemoPlans plans,
@@ -168,7 +168,7 @@ class DemoData implements ApplicationRunner {
           lots.costBy(
               lot.id(),
               lots.get(lot.id()).version(),
-              CostingSchool.BY_PRODUCT_CREDIT,
+              CostingMethod.BY_PRODUCT_CREDIT,
               Mass.ofGrams(180));
           lots.finish(lot.id(), lots.get(lot.id()).version());
         });

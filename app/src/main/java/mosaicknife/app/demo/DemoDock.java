@@ -17,12 +17,12 @@ import java.util.Optional;
 import java.util.UUID;
 import javax.imageio.ImageIO;
 import mosaicknife.app.dock.Claim;
-import mosaicknife.app.dock.ClaimBook;
+import mosaicknife.app.dock.ClaimSettler;
 import mosaicknife.app.dock.Evidence;
-import mosaicknife.app.dock.EvidenceBook;
-import mosaicknife.app.dock.InspectionBook;
+import mosaicknife.app.dock.EvidenceFiler;
 import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotInspector;
+import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.dock.MeasuredFish;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
@@ -37,18 +37,18 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
 class DemoDock {
 
-  private final LotBook lots;
-  private final InspectionBook inspections;
-  private final EvidenceBook evidence;
-  private final ClaimBook claims;
+  private final LotRegister lots;
+  private final LotInspector inspections;
+  private final EvidenceFiler evidence;
+  private final ClaimSettler claims;
   private final DemoRules rules;
   private final Clock clock;
 
   DemoDock(
-      LotBook lots,
-      InspectionBook inspections,
-      EvidenceBook evidence,
-      ClaimBook claims,
+      LotRegister lots,
+      LotInspector inspections,
+      EvidenceFiler evidence,
+      ClaimSettler claims,
       DemoRules rules,
       Clock clock) {
     this.lots = lots;
@@ -79,7 +79,7 @@ class DemoDock {
     evidence.add(lot.id(), UUID.randomUUID(), Evidence.Kind.LABEL, "box-label.png", label(lot));
     claims.ask(
         lot.id(),
-        new ClaimBook.Asked(
+        new ClaimSettler.Asked(
             UUID.randomUUID(),
             Claim.Kind.SHORT,
             lot.shortfall(),

@@ -4,9 +4,9 @@ import java.util.Optional;
 import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.PurposeBook;
-import mosaicknife.app.bench.SchoolBook;
-import mosaicknife.app.bench.WayBook;
+import mosaicknife.app.bench.OptionChooser;
+import mosaicknife.app.bench.PurposeAssigner;
+import mosaicknife.app.bench.WayKeeper;
 import mosaicknife.app.house.Named;
 import mosaicknife.core.anatomy.Purpose;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -22,19 +22,19 @@ class DemoPlans {
   private static final long ALBACORE = 7;
 
   private final BenchSheets sheets;
-  private final SchoolBook schools;
-  private final WayBook ways;
-  private final PurposeBook purposes;
+  private final OptionChooser options;
+  private final WayKeeper ways;
+  private final PurposeAssigner purposes;
 
-  DemoPlans(BenchSheets sheets, SchoolBook schools, WayBook ways, PurposeBook purposes) {
+  DemoPlans(BenchSheets sheets, OptionChooser options, WayKeeper ways, PurposeAssigner purposes) {
     this.sheets = sheets;
-    this.schools = schools;
+    this.options = options;
     this.ways = ways;
     this.purposes = purposes;
   }
 
   void load(Named counter) {
-    schools.makeHouseAnswer(
+    options.makeHouseAnswer(
         POLLACK, "pin-bones", "our guests are told, and pulling tears soft flesh");
     plaice();
     albacore(counter);
@@ -51,7 +51,7 @@ class DemoPlans {
 
   /** One large fish over two venues: the bottom loins and the belly go to the counter. */
   private void albacore(Named counter) {
-    schools.choose(ALBACORE, "shape", "blocks", "even slices for the tasting menu");
+    options.choose(ALBACORE, "shape", "blocks", "even slices for the tasting menu");
     purposes.planUsual(ALBACORE);
     for (BenchPart part : sheets.get(ALBACORE).parts()) {
       boolean bottom = part.slot().startsWith("loin-bottom");

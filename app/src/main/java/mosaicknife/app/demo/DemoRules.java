@@ -3,7 +3,7 @@ package mosaicknife.app.demo;
 import java.time.Clock;
 import java.time.LocalDate;
 import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.dock.InspectionBook;
+import mosaicknife.app.dock.LotInspector;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.safety.LengthRule.Basis;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -15,10 +15,10 @@ import org.springframework.stereotype.Component;
 class DemoRules {
 
   private final DemoPeople people;
-  private final InspectionBook inspections;
+  private final LotInspector inspections;
   private final Clock clock;
 
-  DemoRules(DemoPeople people, InspectionBook inspections, Clock clock) {
+  DemoRules(DemoPeople people, LotInspector inspections, Clock clock) {
     this.people = people;
     this.inspections = inspections;
     this.clock = clock;

@@ -11,8 +11,8 @@ import mosaicknife.core.quantity.MassText;
 /** A claim as typed. */
 record ClaimForm(String id, String kind, String mass, String amount, String reason) {
 
-  ClaimBook.Asked understood(Formats formats) {
-    return new ClaimBook.Asked(
+  ClaimSettler.Asked understood(Formats formats) {
+    return new ClaimSettler.Asked(
         ClientIds.of(id),
         Arrays.stream(Claim.Kind.values())
             .filter(k -> k.name().equals(kind))

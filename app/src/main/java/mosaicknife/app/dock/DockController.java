@@ -6,10 +6,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import mosaicknife.app.buy.OrderBook;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.buy.OrderPlacer;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.dock.ReceiptReader.Read;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.anatomy.Catalogue;
@@ -31,19 +31,19 @@ class DockController {
   private static final int MOST_SHOWN = 8;
   private static final int MOST_FOUND = 12;
 
-  private final LotBook lots;
-  private final OrderBook orders;
+  private final LotRegister lots;
+  private final OrderPlacer orders;
   private final ReceiptReader reader;
-  private final HouseBook houses;
-  private final CatalogueBook catalogue;
+  private final HouseSettings houses;
+  private final CatalogueEditor catalogue;
   private final Clock clock;
 
   DockController(
-      LotBook lots,
-      OrderBook orders,
+      LotRegister lots,
+      OrderPlacer orders,
       ReceiptReader reader,
-      HouseBook houses,
-      CatalogueBook catalogue,
+      HouseSettings houses,
+      CatalogueEditor catalogue,
       Clock clock) {
     this.lots = lots;
     this.orders = orders;

@@ -7,7 +7,7 @@ import java.util.Optional;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.LotCost;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -33,7 +33,7 @@ import mosaicknife.core.safety.RawGate;
  * @param receivedAt when it was received
  * @param receivedBy who received it
  * @param portionTarget the mass of one portion
- * @param school how the house costs it
+ * @param method how the house costs it
  * @param note a remark
  * @param finishedAt when the lot was closed, if it is
  * @param arrival what was asked and measured at the dock
@@ -56,7 +56,7 @@ public record Lot(
     Instant receivedAt,
     String receivedBy,
     Mass portionTarget,
-    CostingSchool school,
+    CostingMethod method,
     String note,
     Optional<Instant> finishedAt,
     Arrival arrival,

@@ -11,8 +11,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
@@ -43,21 +43,21 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class LotController {
 
-  private final LotBook lots;
-  private final InspectionBook inspections;
-  private final EvidenceBook evidence;
-  private final ClaimBook claims;
-  private final CatalogueBook catalogue;
-  private final HouseBook houses;
+  private final LotRegister lots;
+  private final LotInspector inspections;
+  private final EvidenceFiler evidence;
+  private final ClaimSettler claims;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
   private final Paper paper;
 
   LotController(
-      LotBook lots,
-      InspectionBook inspections,
-      EvidenceBook evidence,
-      ClaimBook claims,
-      CatalogueBook catalogue,
-      HouseBook houses,
+      LotRegister lots,
+      LotInspector inspections,
+      EvidenceFiler evidence,
+      ClaimSettler claims,
+      CatalogueEditor catalogue,
+      HouseSettings houses,
       Paper paper) {
     this.lots = lots;
     this.inspections = inspections;
@@ -173,7 +173,7 @@ class LotController {
       @PathVariable long id,
       @PathVariable long number,
       @RequestParam(defaultValue = "false") boolean small) {
-    EvidenceBook.Bytes bytes = evidence.bytes(id, number, small);
+    EvidenceFiler.Bytes bytes = evidence.bytes(id, number, small);
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(bytes.mediaType()))
         .header("Content-Security-Policy", "default-src 'none'; sandbox")
@@ -189,7 +189,7 @@ class LotController {
   @PostMapping("/dock/{id}/claims")
   String claim(@PathVariable long id, @ModelAttribute ClaimForm form, RedirectAttributes later) {
     try {
-      ClaimBook.Asked asked = form.understood(formats());
+      ClaimSettler.Asked asked = form.understood(formats());
       SentTwice.survive(() -> claims.ask(id, asked));
       later.addFlashAttribute("done", "The claim is made. Print its sheet for the supplier.");
     } catch (Refusal | QuantityFormatException refusal) {

@@ -19,7 +19,7 @@ import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
@@ -84,8 +84,8 @@ class LotEntity {
   private long portionTargetMg = USUAL_PORTION_MG;
 
   @Enumerated(EnumType.STRING)
-  @Column(name = "costing_school")
-  private CostingSchool costingSchool = CostingSchool.ALL_ON_THE_MAINS;
+  @Column(name = "costing_method")
+  private CostingMethod costingMethod = CostingMethod.ALL_ON_THE_MAINS;
 
   @Column(updatable = false)
   private String note;
@@ -170,8 +170,8 @@ class LotEntity {
     return receivedBy;
   }
 
-  void costBy(CostingSchool school, Mass portionTarget) {
-    costingSchool = school;
+  void costBy(CostingMethod method, Mass portionTarget) {
+    costingMethod = method;
     portionTargetMg = portionTarget.milligrams();
   }
 
@@ -221,7 +221,7 @@ class LotEntity {
         receivedAt,
         receiver,
         Mass.ofMilligrams(portionTargetMg),
-        costingSchool,
+        costingMethod,
         note,
         Optional.ofNullable(finishedAt),
         arrival(),

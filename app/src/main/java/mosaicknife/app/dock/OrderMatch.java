@@ -7,7 +7,7 @@ import java.util.Optional;
 import mosaicknife.app.buy.Order;
 import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.core.buying.Candidate.Form;
+import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 

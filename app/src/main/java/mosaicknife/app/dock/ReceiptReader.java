@@ -11,10 +11,10 @@ import java.util.OptionalLong;
 import java.util.function.Supplier;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
-import mosaicknife.app.buy.OrderBook;
 import mosaicknife.app.buy.OrderLine;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.buy.OrderPlacer;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
@@ -33,13 +33,13 @@ import org.springframework.stereotype.Component;
 @Component
 public class ReceiptReader {
 
-  private final CatalogueBook catalogue;
-  private final HouseBook houses;
-  private final OrderBook orders;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
+  private final OrderPlacer orders;
   private final CurrentPerson current;
 
   ReceiptReader(
-      CatalogueBook catalogue, HouseBook houses, OrderBook orders, CurrentPerson current) {
+      CatalogueEditor catalogue, HouseSettings houses, OrderPlacer orders, CurrentPerson current) {
     this.catalogue = catalogue;
     this.houses = houses;
     this.orders = orders;

@@ -37,10 +37,10 @@ record EvaluationAnswer(
   record YieldJson(
       State basis, BigDecimal basisGrams, Knowledge knowledge, BigDecimal mainsPercent) {}
 
-  /** The costs in the chosen school. */
+  /** The costs in the chosen method. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record CostJson(
-      String school,
+      String method,
       String currency,
       BigDecimal lotCost,
       BigDecimal credit,

@@ -3,7 +3,7 @@ package mosaicknife.app.exchange;
 import java.util.List;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 
 /**
  * A breakdown to evaluate. Masses and prices are texts with units.
@@ -15,7 +15,7 @@ import mosaicknife.core.cost.CostingSchool;
  * @param price the price, such as {@code 11.40/kg}
  * @param currency the code of the currency; EUR if left out
  * @param portionTarget the mass of one portion, such as {@code 180 g}
- * @param school the costing school; all on the mains if left out
+ * @param method the costing method; all on the mains if left out
  * @param parts the parts
  */
 record EvaluationRequest(
@@ -26,7 +26,7 @@ record EvaluationRequest(
     String price,
     String currency,
     String portionTarget,
-    CostingSchool school,
+    CostingMethod method,
     List<PartRequest> parts) {
 
   /**

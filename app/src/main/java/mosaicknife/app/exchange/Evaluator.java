@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.exchange.ApiProblems.FieldProblems;
 import mosaicknife.app.exchange.EvaluationAnswer.BalanceJson;
 import mosaicknife.app.exchange.EvaluationAnswer.CostJson;
@@ -30,7 +30,7 @@ import mosaicknife.core.breakdown.ScaleError;
 import mosaicknife.core.breakdown.Yields;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
-import mosaicknife.core.cost.CostingSchool;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.LotCost;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -50,9 +50,9 @@ class Evaluator {
   private static final int PERCENT_DECIMALS = 4;
   private static final int MONEY_DECIMALS = 6;
 
-  private final CatalogueBook catalogue;
+  private final CatalogueEditor catalogue;
 
-  Evaluator(CatalogueBook catalogue) {
+  Evaluator(CatalogueEditor catalogue) {
     this.catalogue = catalogue;
   }
 
@@ -70,7 +70,7 @@ class Evaluator {
         percent(yields.usable()),
         percent(yields.totalUse()),
         CostSheet.of(
-                resolved.school(),
+                resolved.method(),
                 breakdown,
                 resolved.cost(),
                 resolved.values(),
@@ -86,7 +86,7 @@ class Evaluator {
       LotCost cost,
       Map<String, UnitPrice> values,
       Mass portionTarget,
-      CostingSchool school) {}
+      CostingMethod method) {}
 
   private static BalanceJson balance(Breakdown breakdown) {
     Balance balance = Balance.of(breakdown, Mass.ZERO, LossNorm.STARTING, ScaleError.BENCH);
@@ -117,7 +117,7 @@ class Evaluator {
   private static CostJson cost(CostSheet sheet) {
     Costing costing = sheet.costing();
     return new CostJson(
-        costing.school().name(),
+        costing.method().name(),
         costing.lotCost().currency().getCurrencyCode(),
         costing.lotCost().rounded(RoundingMode.HALF_UP).inMajorUnits(),
         six(costing.credit()),
@@ -183,7 +183,7 @@ class Evaluator {
           LotCost.of(price, purchased),
           values,
           target,
-          request.school() == null ? CostingSchool.ALL_ON_THE_MAINS : request.school());
+          request.method() == null ? CostingMethod.ALL_ON_THE_MAINS : request.method());
     }
 
     private void addPart(

@@ -7,13 +7,13 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
-import mosaicknife.app.bench.BenchBook;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.Entry;
 import mosaicknife.app.bench.Take;
 import mosaicknife.app.bench.WeighingFact;
+import mosaicknife.app.bench.WeighingRecorder;
 import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.dock.ReceiptForm;
 import mosaicknife.app.dock.ReceiptReader;
 import mosaicknife.app.exchange.ApiProblems.FieldProblems;
@@ -35,17 +35,17 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "Lots")
 class LotApi {
 
-  private final LotBook lots;
+  private final LotRegister lots;
   private final ReceiptReader reader;
   private final BenchSheets sheets;
-  private final BenchBook bench;
+  private final WeighingRecorder bench;
   private final CurrentPerson current;
 
   LotApi(
-      LotBook lots,
+      LotRegister lots,
       ReceiptReader reader,
       BenchSheets sheets,
-      BenchBook bench,
+      WeighingRecorder bench,
       CurrentPerson current) {
     this.lots = lots;
     this.reader = reader;

@@ -3,8 +3,8 @@ package mosaicknife.app.exchange;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
-import mosaicknife.app.account.ApiTokenBook;
-import mosaicknife.app.account.ApiTokenBook.IssuedToken;
+import mosaicknife.app.account.TokenIssuer;
+import mosaicknife.app.account.TokenIssuer.IssuedToken;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -14,9 +14,9 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "Tokens")
 class TokenApi {
 
-  private final ApiTokenBook tokens;
+  private final TokenIssuer tokens;
 
-  TokenApi(ApiTokenBook tokens) {
+  TokenApi(TokenIssuer tokens) {
     this.tokens = tokens;
   }
 

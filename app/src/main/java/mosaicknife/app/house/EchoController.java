@@ -15,9 +15,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class EchoController {
 
-  private final HouseBook houses;
+  private final HouseSettings houses;
 
-  EchoController(HouseBook houses) {
+  EchoController(HouseSettings houses) {
     this.houses = houses;
   }
 

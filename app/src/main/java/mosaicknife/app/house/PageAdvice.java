@@ -12,9 +12,9 @@ import org.springframework.web.util.WebUtils;
 @ControllerAdvice(annotations = Controller.class)
 class PageAdvice {
 
-  private final HouseBook book;
+  private final HouseSettings book;
 
-  PageAdvice(HouseBook book) {
+  PageAdvice(HouseSettings book) {
     this.book = book;
   }
 

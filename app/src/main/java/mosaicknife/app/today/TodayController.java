@@ -7,17 +7,17 @@ import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.buy.OrderBook;
+import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.dock.Claim;
-import mosaicknife.app.dock.ClaimBook;
+import mosaicknife.app.dock.ClaimSettler;
 import mosaicknife.app.dock.Evidence;
-import mosaicknife.app.dock.EvidenceBook;
-import mosaicknife.app.dock.InspectionBook;
+import mosaicknife.app.dock.EvidenceFiler;
 import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotInspector;
+import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.dock.OrderMatch;
 import mosaicknife.app.dock.VerdictView;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.safety.Fitness;
@@ -34,22 +34,22 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 class TodayController {
 
   private final BenchSheets sheets;
-  private final LotBook lots;
-  private final InspectionBook inspections;
-  private final EvidenceBook evidence;
-  private final ClaimBook claims;
-  private final OrderBook orders;
-  private final HouseBook houses;
+  private final LotRegister lots;
+  private final LotInspector inspections;
+  private final EvidenceFiler evidence;
+  private final ClaimSettler claims;
+  private final OrderPlacer orders;
+  private final HouseSettings houses;
   private final CurrentPerson current;
 
   TodayController(
       BenchSheets sheets,
-      LotBook lots,
-      InspectionBook inspections,
-      EvidenceBook evidence,
-      ClaimBook claims,
-      OrderBook orders,
-      HouseBook houses,
+      LotRegister lots,
+      LotInspector inspections,
+      EvidenceFiler evidence,
+      ClaimSettler claims,
+      OrderPlacer orders,
+      HouseSettings houses,
       CurrentPerson current) {
     this.current = current;
     this.sheets = sheets;

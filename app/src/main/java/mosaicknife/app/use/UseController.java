@@ -3,13 +3,13 @@ package mosaicknife.app.use;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
-import mosaicknife.app.account.PeopleBook;
+import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.Held;
-import mosaicknife.app.bench.PurposeBook;
+import mosaicknife.app.bench.PurposeAssigner;
 import mosaicknife.app.bench.Use;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
@@ -32,11 +32,12 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class UseController {
 
   private final BenchSheets sheets;
-  private final PurposeBook purposes;
-  private final PeopleBook people;
-  private final HouseBook houses;
+  private final PurposeAssigner purposes;
+  private final PeopleRegister people;
+  private final HouseSettings houses;
 
-  UseController(BenchSheets sheets, PurposeBook purposes, PeopleBook people, HouseBook houses) {
+  UseController(
+      BenchSheets sheets, PurposeAssigner purposes, PeopleRegister people, HouseSettings houses) {
     this.sheets = sheets;
     this.purposes = purposes;
     this.people = people;

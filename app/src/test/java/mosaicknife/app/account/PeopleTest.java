@@ -12,8 +12,8 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.WithDatabase;
-import mosaicknife.app.account.ApiTokenBook.IssuedToken;
 import mosaicknife.app.account.SignInGuard.Outcome;
+import mosaicknife.app.account.TokenIssuer.IssuedToken;
 import mosaicknife.app.shared.Refusal;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -26,8 +26,8 @@ public class PeopleTest extends WithDatabase {
 
   private static final String PASSWORD = "a long enough password";
 
-  @Autowired private PeopleBook book;
-  @Autowired private ApiTokenBook tokens;
+  @Autowired private PeopleRegister book;
+  @Autowired private TokenIssuer tokens;
   @Autowired private SignInGuard guard;
   @Autowired private WelcomeLink links;
   @Autowired private JdbcClient jdbc;

@@ -34,7 +34,7 @@ public class BenchPagesTest extends WithPages {
   private static final long ALBACORE = 7;
 
   @Autowired private BenchSheets sheets;
-  @Autowired private TallyBook tallies;
+  @Autowired private TallyMender tallies;
   @Autowired private DataSource database;
 
   private MockHttpServletResponse quietly(String who, String address, String... fields)

@@ -30,7 +30,7 @@ public class BenchWordsTest extends WithDatabase {
       new Formats(UnitSystem.METRIC, Currency.getInstance("EUR"), ZoneOffset.UTC);
 
   @Autowired private BenchSheets sheets;
-  @Autowired private BenchBook bench;
+  @Autowired private WeighingRecorder bench;
 
   @Test
   public void aFinishedHakeAddsUp() {

@@ -15,7 +15,7 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.WithPages;
-import mosaicknife.app.buy.PriceBook.Confirmed;
+import mosaicknife.app.buy.PriceKeeper.Confirmed;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
@@ -29,10 +29,10 @@ public class BuyPagesTest extends WithPages {
 
   private static final PlanWish WEEKEND = new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, 8);
 
-  @Autowired private DishBook dishes;
-  @Autowired private PriceBook prices;
-  @Autowired private PlanBook plans;
-  @Autowired private OrderBook orders;
+  @Autowired private DishEditor dishes;
+  @Autowired private PriceKeeper prices;
+  @Autowired private PurchasePlanner plans;
+  @Autowired private OrderPlacer orders;
   @Autowired private JdbcClient jdbc;
   @Autowired private Clock clock;
 
@@ -151,8 +151,8 @@ public class BuyPagesTest extends WithPages {
   }
 
   @Test(dataProvider = "covers")
-  public void aDemandThatCannotBeIsRefusedAndStaysTyped(String portions, String give, String words)
-      throws Exception {
+  public void aDemandThatCannotBeIsRefusedAndStaysTyped(
+      String portions, String forecastError, String words) throws Exception {
     Dish turbot = dish("Turbot");
     String page =
         follow(
@@ -164,8 +164,8 @@ public class BuyPagesTest extends WithPages {
             "SERVICE",
             "portions",
             portions,
-            "give",
-            give,
+            "forecastError",
+            forecastError,
             "back",
             "all");
     assertTrue(page.contains(words), page);
@@ -183,7 +183,7 @@ public class BuyPagesTest extends WithPages {
           assertTrue(
               plans
                   .plan(ray.id(), new PlanWish(ProfileName.FUNCTION, Per.SERVICE, 90, 0, 0))
-                  .offers()
+                  .candidates()
                   .isEmpty());
           PlanWish none = new PlanWish(ProfileName.FUNCTION, Per.SERVICE, 90, 0, 0);
           Refusal refusal =
@@ -191,7 +191,7 @@ public class BuyPagesTest extends WithPages {
                   Refusal.class,
                   () ->
                       plans.order(ray.id(), none, Optional.empty(), tomorrow(), UUID.randomUUID()));
-          assertTrue(refusal.getMessage().contains("This offer is gone"), refusal.getMessage());
+          assertTrue(refusal.getMessage().contains("This candidate is gone"), refusal.getMessage());
         });
     assertTrue(
         page("ines", "/buy/dishes/" + ray.id() + "?profile=FUNCTION")
@@ -201,13 +201,16 @@ public class BuyPagesTest extends WithPages {
   @Test
   public void aPlanRanksByThePlateAndSaysWhy() throws Exception {
     Dish hake = dish("Hake, brown");
-    PlanBook.Plan plan = plans.plan(hake.id(), WEEKEND);
-    assertTrue(plan.offers().size() >= 5, plan.offers().size() + " offers");
-    for (int i = 1; i < plan.offers().size(); i++) {
+    PurchasePlanner.Plan plan = plans.plan(hake.id(), WEEKEND);
+    assertTrue(plan.candidates().size() >= 5, plan.candidates().size() + " candidates");
+    for (int i = 1; i < plan.candidates().size(); i++) {
       assertTrue(
-          plan.offers().get(i - 1).costPerServed().compareTo(plan.offers().get(i).costPerServed())
+          plan.candidates()
+                  .get(i - 1)
+                  .costPerServed()
+                  .compareTo(plan.candidates().get(i).costPerServed())
               <= 0);
-      assertTrue(plan.offers().get(i).risk() <= 0.1 + 1e-9);
+      assertTrue(plan.candidates().get(i).risk() <= 0.1 + 1e-9);
     }
     String page = page("ines", "/buy/dishes/" + hake.id() + "?profile=WEEKEND&litres=8");
     assertTrue(page.contains("Cheapest by ≈ €"), "the reason in words");
@@ -233,7 +236,7 @@ public class BuyPagesTest extends WithPages {
   }
 
   @Test
-  public void offersOfOneSupplierGatherOnOneSheetUntilItIsPlaced() throws Exception {
+  public void candidatesOfOneSupplierGatherOnOneSheetUntilItIsPlaced() throws Exception {
     LocalDate day = LocalDate.now(clock).plusDays(9);
     people.as(
         "ines",

@@ -11,8 +11,8 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mosaicknife.app.buy.PlanBook.Plan;
-import mosaicknife.app.buy.PriceBook.Past;
+import mosaicknife.app.buy.PriceKeeper.Past;
+import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
@@ -21,10 +21,10 @@ import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.buying.Candidate;
-import mosaicknife.core.buying.Candidate.Form;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.buying.Offer;
+import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.OrderPlanner;
 import mosaicknife.core.buying.PortionRule;
 import mosaicknife.core.buying.StockNeed;
@@ -45,8 +45,8 @@ public class BuyWordsTest {
   private static final PortionRule MAIN = new PortionRule(Mass.ofGrams(180), 0.05);
   private static final Demand DINNER = new Demand(38, 6, Per.SERVICE);
 
-  private static Candidate candidate(String species, Form form, String grade, String price) {
-    return new Candidate(
+  private static Offer offer(String species, Form form, String grade, String price) {
+    return new Offer(
         species + form + grade,
         CATALOGUE.getSpecies(species),
         State.GUTTED,
@@ -56,7 +56,7 @@ public class BuyWordsTest {
         "Grey Skerry Landings");
   }
 
-  private static Plan plan(double litres, Candidate... candidates) {
+  private static Plan plan(double litres, Offer... offers) {
     Dish dish =
         new Dish(
             1,
@@ -78,17 +78,17 @@ public class BuyWordsTest {
             0,
             0.9,
             ExactMoney.of("18.00", EUR));
-    List<Offer> offers = new OrderPlanner().plan(wish, List.of(candidates));
+    List<Candidate> candidates = new OrderPlanner().plan(wish, List.of(offers));
     return new Plan(
         dish,
         new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, litres),
         Optional.of(DINNER),
-        offers,
-        offers.stream().filter(o -> o.candidate().form() == Form.FILLET).findFirst(),
+        candidates,
+        candidates.stream().filter(o -> o.offer().form() == Form.FILLET).findFirst(),
         List.of(),
         List.of(CATALOGUE.getSpecies("hake")),
         List.of(),
-        offers.stream().findFirst().map(best -> new StockNeed(best.bones(), litres)),
+        candidates.stream().findFirst().map(best -> new StockNeed(best.bones(), litres)),
         "Fish and chips, Low Tide Counter");
   }
 
@@ -98,8 +98,8 @@ public class BuyWordsTest {
         PlanView.of(
             plan(
                 0,
-                candidate("hake", Form.WHOLE, "1.5-2.5", "11.40"),
-                candidate("hake", Form.WHOLE, "0.8-1.5", "13.40")),
+                offer("hake", Form.WHOLE, "1.5-2.5", "11.40"),
+                offer("hake", Form.WHOLE, "0.8-1.5", "13.40")),
             METRIC);
     assertEquals(view.wanted(), "38 ± 6 portions per service");
     String best = view.bars().get(0).reason();
@@ -110,7 +110,7 @@ public class BuyWordsTest {
     assertTrue(dear.contains("more work"), dear);
     assertFalse(dear.contains("lower"), "the dearer one is not said to be cheap: " + dear);
     assertEquals(
-        PlanView.of(plan(0, candidate("hake", Form.WHOLE, "1.5-2.5", "11.40")), METRIC)
+        PlanView.of(plan(0, offer("hake", Form.WHOLE, "1.5-2.5", "11.40")), METRIC)
             .bars()
             .get(0)
             .reason(),
@@ -123,12 +123,12 @@ public class BuyWordsTest {
         PlanView.of(
             plan(
                 0,
-                candidate("hake", Form.WHOLE, "1.5-2.5", "11.40"),
-                candidate("hake", Form.FILLET, "1-2", "29.50"),
-                candidate("hake", Form.WHOLE, "2.5-4", "12.60")),
+                offer("hake", Form.WHOLE, "1.5-2.5", "11.40"),
+                offer("hake", Form.FILLET, "1-2", "29.50"),
+                offer("hake", Form.WHOLE, "2.5-4", "12.60")),
             METRIC);
     double longest = 0;
-    for (PlanView.OfferBar bar : view.bars()) {
+    for (PlanView.CandidateBar bar : view.bars()) {
       double low = Double.parseDouble(bar.low());
       double middle = Double.parseDouble(bar.bar());
       double high = Double.parseDouble(bar.high());
@@ -140,13 +140,13 @@ public class BuyWordsTest {
 
   @Test
   public void breakEvenIsPassedWhenTheFilletIsCheaper() {
-    Candidate whole = candidate("hake", Form.WHOLE, "1.5-2.5", "11.40");
+    Offer whole = offer("hake", Form.WHOLE, "1.5-2.5", "11.40");
     List<PlanView.Notice> pays =
-        PlanView.of(plan(0, whole, candidate("hake", Form.FILLET, "1-2", "39")), METRIC).notices();
+        PlanView.of(plan(0, whole, offer("hake", Form.FILLET, "1-2", "39")), METRIC).notices();
     assertTrue(
         pays.get(0).sentence().startsWith("Breaking Hake, gutted, 1.5–2.5 kg in the house pays"));
     List<PlanView.Notice> passed =
-        PlanView.of(plan(0, whole, candidate("hake", Form.FILLET, "1-2", "12")), METRIC).notices();
+        PlanView.of(plan(0, whole, offer("hake", Form.FILLET, "1-2", "12")), METRIC).notices();
     assertTrue(
         passed.get(0).sentence().contains("has passed your break-even of ≈ €"),
         passed.get(0).sentence());
@@ -155,13 +155,12 @@ public class BuyWordsTest {
 
   @Test
   public void bonesAreComparedWithTheStockThatIsWanted() {
-    Candidate hake = candidate("hake", Form.WHOLE, "1.5-2.5", "11.40");
+    Offer hake = offer("hake", Form.WHOLE, "1.5-2.5", "11.40");
     String few = notice(plan(80, hake), "80 l are wanted");
     assertTrue(few.endsWith("so more must be found."), few);
     String over = notice(plan(2, hake), "2 l are wanted");
     assertTrue(over.contains("are over: freeze, give to the other venue or sell"), over);
-    String mackerel =
-        notice(plan(5, candidate("mackerel", Form.WHOLE, "0.5-1.2", "5")), "No bones");
+    String mackerel = notice(plan(5, offer("mackerel", Form.WHOLE, "0.5-1.2", "5")), "No bones");
     assertTrue(mackerel.contains("oily or farmed"), mackerel);
   }
 
@@ -207,9 +206,9 @@ public class BuyWordsTest {
   @Test
   public void pricesOverTimeAreLinesOfOneThingEach() {
     LocalDate day = LocalDate.of(2026, 11, 11);
-    Candidate whole = candidate("hake", Form.WHOLE, "1.5-2.5", "11.40");
-    Candidate dearer = candidate("hake", Form.WHOLE, "1.5-2.5", "12.00");
-    Candidate fillet = candidate("hake", Form.FILLET, "1.5-2.5", "24.00");
+    Offer whole = offer("hake", Form.WHOLE, "1.5-2.5", "11.40");
+    Offer dearer = offer("hake", Form.WHOLE, "1.5-2.5", "12.00");
+    Offer fillet = offer("hake", Form.FILLET, "1.5-2.5", "24.00");
     PriceHistory history =
         PriceHistory.of(
             List.of(

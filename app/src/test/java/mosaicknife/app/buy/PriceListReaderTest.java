@@ -16,7 +16,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.buying.Candidate.Form;
+import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.quantity.UnitSystem;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;

@@ -12,8 +12,8 @@ import mosaicknife.app.WithPages;
 import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.SchoolBook;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.bench.OptionChooser;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.quantity.Mass;
@@ -22,12 +22,12 @@ import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import org.testng.annotations.Test;
 
-/** The cut plan: schools, fates, ways, the sheet. */
+/** The cut plan: options, fates, ways, the sheet. */
 public class PlanPagesTest extends WithPages {
 
   @Autowired private BenchSheets sheets;
-  @Autowired private SchoolBook schools;
-  @Autowired private HouseBook houses;
+  @Autowired private OptionChooser options;
+  @Autowired private HouseSettings houses;
 
   private long receive(String species, State state, int count, String kilograms) {
     return new TestLots(applicationContext).receive(species, state, count, kilograms);
@@ -37,8 +37,8 @@ public class PlanPagesTest extends WithPages {
     return sheets.get(lot).find(slot).orElseThrow();
   }
 
-  private String choose(long lot, String school, String choice) throws Exception {
-    return follow("ines", "/plan/" + lot + "/schools/" + school, "choice", choice);
+  private String choose(long lot, String option, String choice) throws Exception {
+    return follow("ines", "/plan/" + lot + "/options/" + option, "choice", choice);
   }
 
   private String assign(long lot, String slot, String... fields) throws Exception {
@@ -77,12 +77,12 @@ public class PlanPagesTest extends WithPages {
   }
 
   @Test
-  public void aPartLeftOutByHandStaysOutWhenASchoolChanges() throws Exception {
+  public void aPartLeftOutByHandStaysOutWhenAnOptionChanges() throws Exception {
     long lot = receive("pollack", State.GUTTED, 1, "3.9");
     send("tobiah", "/bench/" + lot + "/skip", "part", "belly");
     choose(lot, "skin", "off");
     assertTrue(part(lot, "belly").skipped());
-    assertFalse(page("ines", "/plan/5").contains("id=\"school-collar\""), "plaice has no collar");
+    assertFalse(page("ines", "/plan/5").contains("id=\"option-collar\""), "plaice has no collar");
   }
 
   @Test
@@ -102,7 +102,7 @@ public class PlanPagesTest extends WithPages {
     String page = choose(lot, "collar", "head");
     assertTrue(page.contains("Collars was weighed already"), page.substring(0, 2_000));
     assertEquals(
-        Optional.ofNullable(schools.answers(lot).get("collar"))
+        Optional.ofNullable(options.answers(lot).get("collar"))
             .map(a -> a.choice())
             .orElse("first"),
         "first",
@@ -110,7 +110,7 @@ public class PlanPagesTest extends WithPages {
     assertTrue(choose(lot, "collar", "sideways").contains("That is no answer"));
     assertTrue(choose(lot, "gut", "now").contains("does not ask that question"));
     MockHttpServletResponse learner =
-        send("maren", "/plan/" + lot + "/schools/skin", "choice", "off");
+        send("maren", "/plan/" + lot + "/options/skin", "choice", "off");
     assertEquals(learner.getStatus(), 403);
   }
 
@@ -118,12 +118,12 @@ public class PlanPagesTest extends WithPages {
   public void theAnswerOfTheHouseNeedsAReasonAndCountsForTheNextLot() throws Exception {
     long lot = receive("hake", State.GUTTED, 1, "2.2");
     choose(lot, "belly", "lining");
-    String address = "/plan/" + lot + "/schools/belly/house";
+    String address = "/plan/" + lot + "/options/belly/house";
     assertTrue(follow("ines", address, "reason", " ").contains("Say why"));
     follow("ines", address, "reason", "the lining is bitter");
     long next = receive("hake", State.GUTTED, 1, "2.4");
-    assertEquals(schools.answers(next).get("belly").choice(), "lining");
-    assertEquals(schools.answers(next).get("belly").reason(), "the lining is bitter");
+    assertEquals(options.answers(next).get("belly").choice(), "lining");
+    assertEquals(options.answers(next).get("belly").reason(), "the lining is bitter");
     assertTrue(sheets.get(next).find("belly-lining").isPresent());
     String page = page("ines", "/plan/" + next);
     assertTrue(page.contains("House: lining off, because the lining is bitter (Ines Varga)"));

@@ -96,7 +96,7 @@ public class DockFormsTest {
   @Test
   public void aClaimIsAboutAWeightOrAnAmount() {
     String id = UUID.randomUUID().toString();
-    ClaimBook.Asked asked =
+    ClaimSettler.Asked asked =
         new ClaimForm(id, "SHORT", "1 lb 3 oz", "", "short").understood(IMPERIAL);
     assertEquals(asked.clientId().toString(), id);
     assertEquals(asked.mass().orElseThrow().milligrams(), 538_641);

@@ -26,10 +26,10 @@ import java.util.UUID;
 import javax.imageio.ImageIO;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.buy.Order;
-import mosaicknife.app.buy.OrderBook;
 import mosaicknife.app.buy.OrderLine;
-import mosaicknife.app.catalogue.CatalogueBook;
-import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.buy.OrderPlacer;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.quantity.ExactMoney;
@@ -48,13 +48,13 @@ import org.testng.annotations.Test;
 /** Inspection, papers, claims, length rules and orders at the dock. */
 public class DockPagesTest extends WithPages {
 
-  @Autowired private LotBook lots;
-  @Autowired private InspectionBook inspections;
-  @Autowired private EvidenceBook evidence;
-  @Autowired private ClaimBook claims;
-  @Autowired private OrderBook orders;
-  @Autowired private CatalogueBook catalogue;
-  @Autowired private HouseBook houses;
+  @Autowired private LotRegister lots;
+  @Autowired private LotInspector inspections;
+  @Autowired private EvidenceFiler evidence;
+  @Autowired private ClaimSettler claims;
+  @Autowired private OrderPlacer orders;
+  @Autowired private CatalogueEditor catalogue;
+  @Autowired private HouseSettings houses;
   @Autowired private JdbcClient jdbc;
   @Autowired private Clock clock;
 
@@ -275,8 +275,8 @@ public class DockPagesTest extends WithPages {
         () -> {
           long lot = receive("hake", 2, "4.0", Arrival.UNASKED).id();
           UUID id = UUID.randomUUID();
-          ClaimBook.Asked half =
-              new ClaimBook.Asked(
+          ClaimSettler.Asked half =
+              new ClaimSettler.Asked(
                   id,
                   Claim.Kind.SHORT,
                   Optional.of(Mass.ofGrams(500)),
@@ -294,8 +294,8 @@ public class DockPagesTest extends WithPages {
                   Refusal.class,
                   () -> claims.settle(claim, version, Claim.Status.DROPPED, euros("4.20")));
           assertEquals(stale.kind(), Refusal.Kind.STALE);
-          ClaimBook.Asked all =
-              new ClaimBook.Asked(
+          ClaimSettler.Asked all =
+              new ClaimSettler.Asked(
                   UUID.randomUUID(),
                   Claim.Kind.QUALITY,
                   Optional.empty(),

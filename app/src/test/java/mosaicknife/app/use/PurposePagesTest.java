@@ -21,14 +21,14 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.WithDatabase;
 import mosaicknife.app.account.DemoAccounts;
-import mosaicknife.app.bench.BenchBook;
 import mosaicknife.app.bench.BenchPart;
 import mosaicknife.app.bench.BenchSheets;
 import mosaicknife.app.bench.Entry;
 import mosaicknife.app.bench.Take;
-import mosaicknife.app.catalogue.CatalogueBook;
+import mosaicknife.app.bench.WeighingRecorder;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.LotBook;
+import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.dock.Origin;
 import mosaicknife.app.dock.Receipt;
 import mosaicknife.core.anatomy.Purpose;
@@ -53,10 +53,10 @@ public class PurposePagesTest extends WithDatabase {
     {"belly", "0.172"}, {"collar", "0.214"}, {"fillet-left", "1.318"}, {"fillet-right", "1.292"}
   };
 
-  @Autowired private LotBook lots;
-  @Autowired private BenchBook bench;
+  @Autowired private LotRegister lots;
+  @Autowired private WeighingRecorder bench;
   @Autowired private BenchSheets sheets;
-  @Autowired private CatalogueBook catalogue;
+  @Autowired private CatalogueEditor catalogue;
 
   private Cookie ines;
   private long lot;
@@ -136,7 +136,7 @@ public class PurposePagesTest extends WithDatabase {
     mvc.perform(
             post("/cost/" + lot)
                 .param("version", String.valueOf(lots.get(lot).version()))
-                .param("school", "BY_PRODUCT_CREDIT")
+                .param("method", "BY_PRODUCT_CREDIT")
                 .param("portion", "180 g")
                 .cookie(ines)
                 .with(csrf()))
@@ -184,7 +184,7 @@ public class PurposePagesTest extends WithDatabase {
     mvc.perform(
             post("/cost/" + lot)
                 .param("version", String.valueOf(lots.get(lot).version()))
-                .param("school", "ALL_ON_THE_MAINS")
+                .param("method", "ALL_ON_THE_MAINS")
                 .param("portion", "9 kg")
                 .cookie(ines)
                 .with(csrf()))

@@ -2,6 +2,7 @@ package mosaicknife.core.anatomy;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import mosaicknife.core.check.Check;
 
 /**
@@ -15,6 +16,7 @@ import mosaicknife.core.check.Check;
  * @param routes the ways to break it, the usual one first
  * @param thickness how thick one side is along the body; with the drawing it makes the mass profile
  * @param work how long one takes to break
+ * @param traits what rules ask of a plan, instead of its code
  * @param drawing the drawing
  */
 public record BodyPlan(
@@ -25,7 +27,18 @@ public record BodyPlan(
     List<Route> routes,
     Thickness thickness,
     Work work,
+    Set<Trait> traits,
     Drawing drawing) {
+
+  /** What a rule may ask of a plan. */
+  public enum Trait {
+    /** Its flesh is scraped off the skin. */
+    SCRAPED,
+    /** Its skin tears. */
+    THIN_SKIN,
+    /** Long and thin: it weighs little for its length. */
+    LONG
+  }
 
   /** Refuses a plan without parts, two slots of one code, or a region of an unknown slot. */
   public BodyPlan {
@@ -36,6 +49,7 @@ public record BodyPlan(
     routes = List.copyOf(Check.notEmpty(routes, "routes"));
     Check.notNull(thickness, "thickness");
     Check.notNull(work, "work");
+    traits = Set.copyOf(traits);
     List<String> codes = slots.stream().map(PartSlot::code).toList();
     Check.that(
         codes.stream().distinct().count() == codes.size(),

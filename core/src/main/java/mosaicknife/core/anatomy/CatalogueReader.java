@@ -3,11 +3,13 @@ package mosaicknife.core.anatomy;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.Drawing.Place;
@@ -59,7 +61,8 @@ final class CatalogueReader {
             line.read(3, Stage::valueOf),
             line.field(4),
             line.field(5),
-            line.list(6));
+            line.list(6),
+            line.list(7).stream().map(PartKind.Trait::valueOf).collect(Collectors.toSet()));
     if (!kind.cutFrom().isEmpty() && kind.code().equals(kind.cutFrom())) {
       throw line.problem("expected a part cut out of another");
     }
@@ -174,6 +177,7 @@ final class CatalogueReader {
     private final Line head;
     private final List<PartSlot> slots = new ArrayList<>();
     private final List<Route> routes = new ArrayList<>();
+    private final Set<BodyPlan.Trait> traits = EnumSet.noneOf(BodyPlan.Trait.class);
     private Thickness thickness;
     private Work work;
     private final List<ViewBuilder> views = new ArrayList<>();
@@ -185,6 +189,7 @@ final class CatalogueReader {
     private void add(Line line) {
       switch (line.field(0)) {
         case "slot" -> slots.add(slot(line));
+        case "trait" -> traits.add(line.read(1, BodyPlan.Trait::valueOf));
         case "route" -> routes.add(new Route(line.field(1), line.field(2), line.field(3)));
         case "work" ->
             work = new Work(line.read(1, Double::parseDouble), line.read(2, Double::parseDouble));
@@ -223,7 +228,15 @@ final class CatalogueReader {
               head.read(5, Double::parseDouble),
               views.stream().map(ViewBuilder::build).toList());
       return new BodyPlan(
-          head.field(1), head.field(2), head.field(3), slots, routes, thickness, work, drawing);
+          head.field(1),
+          head.field(2),
+          head.field(3),
+          slots,
+          routes,
+          thickness,
+          work,
+          traits,
+          drawing);
     }
   }
 

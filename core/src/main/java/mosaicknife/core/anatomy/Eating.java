@@ -27,6 +27,9 @@ public record Eating(
     Mass headFrom,
     double skinShare) {
 
+  /** A strip along the whole fillet takes this fraction of it; a starting estimate. */
+  private static final double STRIP = 0.07;
+
   /** Refuses fractions out of range. */
   public Eating {
     Check.notNull(flesh, "flesh");
@@ -89,5 +92,14 @@ public record Eating(
     FEW,
     /** Many: scale in a bag or under water. */
     MANY
+  }
+
+  /**
+   * Returns which fraction of a main cut a strip along its pin bones takes.
+   *
+   * @return the fraction, 0 without pin bones; a starting estimate
+   */
+  public double pinBoneStrip() {
+    return STRIP * pinBonesTo;
   }
 }

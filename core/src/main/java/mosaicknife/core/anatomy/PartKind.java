@@ -1,6 +1,7 @@
 package mosaicknife.core.anatomy;
 
 import java.util.List;
+import java.util.Set;
 import mosaicknife.core.check.Check;
 
 /**
@@ -13,6 +14,7 @@ import mosaicknife.core.check.Check;
  * @param cutFrom the code of the part it is cut out of; empty for the whole fish
  * @param meaning one line that explains the word
  * @param synonyms other names, so that search and help find it
+ * @param traits what rules ask of a kind, instead of its code
  */
 public record PartKind(
     String code,
@@ -21,7 +23,40 @@ public record PartKind(
     Stage stage,
     String cutFrom,
     String meaning,
-    List<String> synonyms) {
+    List<String> synonyms,
+    Set<Trait> traits) {
+
+  /** What a rule may ask of a kind. The data says which kind is what; no rule names a kind. */
+  public enum Trait {
+    /** What gutting takes out. */
+    GUTS,
+    /** What gilling takes out. */
+    GILLS,
+    /** What heading takes off. */
+    HEAD,
+    /** The backbone with what stays on it: it can be scraped. */
+    FRAME,
+    /** What is left of a fish whose tail or wings were taken. */
+    BODY,
+    /** The fins and what goes with them. */
+    FINS,
+    /** The skin as a part of its own. */
+    SKIN,
+    /** The plate behind the gill. */
+    COLLAR,
+    /** The thin flap under the ribs. */
+    BELLY,
+    /** The fish in one piece. */
+    WHOLE_FISH,
+    /** A finished portion. */
+    PORTION,
+    /** What is squared off a cut. */
+    TRIM,
+    /** Bones a stock is made of. */
+    STOCK_BONES,
+    /** Neither bones for a stock nor a by-product that a plan of purchase counts. */
+    WASTE
+  }
 
   /** Refuses blank names and copies the synonyms. */
   public PartKind {
@@ -32,6 +67,17 @@ public record PartKind(
     Check.notNull(cutFrom, "part it is cut out of");
     Check.text(meaning, "meaning");
     synonyms = List.copyOf(synonyms);
+    traits = Set.copyOf(traits);
+  }
+
+  /**
+   * Returns whether the kind has a trait.
+   *
+   * @param trait the trait
+   * @return true if it has
+   */
+  public boolean is(Trait trait) {
+    return traits.contains(trait);
   }
 
   /**

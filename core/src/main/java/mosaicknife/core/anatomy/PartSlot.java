@@ -23,6 +23,16 @@ public record PartSlot(String code, int number, PartKind kind, Side side, Purpos
   }
 
   /**
+   * Returns whether the part is a main cut: flesh that usually goes on the plate. The one
+   * definition of the word.
+   *
+   * @return true for fillets, loins and wings
+   */
+  public boolean isMain() {
+    return usual == Purpose.PLATE && kind.nature() == PartClass.FLESH;
+  }
+
+  /**
    * Returns the name on screen.
    *
    * @return such as {@code Left fillet}

@@ -130,7 +130,7 @@ public record Species(
    */
   public Fraction keptIn(State state) {
     double kept = sharesIn(state).stream().mapToDouble(Share::mean).sum();
-    return Fraction.of(Math.round(kept * 1_000_000), 1_000_000);
+    return Fraction.ofEstimate(kept);
   }
 
   /**

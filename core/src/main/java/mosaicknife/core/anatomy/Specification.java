@@ -6,27 +6,24 @@ package mosaicknife.core.anatomy;
  */
 public enum Specification {
   /** Skin on, pin bones left in. */
-  SKIN_ON("Skin on, pin bones in", false, false, 0),
+  SKIN_ON("Skin on, pin bones in", false, false, false),
   /** Skin on, pin bones cut out. */
-  SKIN_ON_BONELESS("Skin on, pin bones out", false, true, 0),
+  SKIN_ON_BONELESS("Skin on, pin bones out", false, true, false),
   /** Skin off, pin bones cut out. */
-  SKINLESS("Skin off, pin bones out", true, true, 0),
+  SKINLESS("Skin off, pin bones out", true, true, false),
   /** Skin off, pin bones out, squared off to blocks. */
-  BLOCKS("Skin off, squared blocks", true, true, 0.06);
-
-  /** A strip along the whole fillet takes this fraction of it; a starting estimate. */
-  private static final double STRIP = 0.07;
+  BLOCKS("Skin off, squared blocks", true, true, true);
 
   private final String title;
   private final boolean skinned;
-  private final boolean pinned;
-  private final double trim;
+  private final boolean boneless;
+  private final boolean squared;
 
-  Specification(String title, boolean skinned, boolean pinned, double trim) {
+  Specification(String title, boolean skinned, boolean boneless, boolean squared) {
     this.title = title;
     this.skinned = skinned;
-    this.pinned = pinned;
-    this.trim = trim;
+    this.boneless = boneless;
+    this.squared = squared;
   }
 
   /**
@@ -39,41 +36,29 @@ public enum Specification {
   }
 
   /**
-   * Returns which fraction of a skin-on main cut the skin is that comes off.
+   * Returns whether the skin comes off.
    *
-   * @param eating the qualities of the fish
-   * @return the fraction, 0 if the skin stays on
+   * @return true for skinless cuts
    */
-  public double skin(Eating eating) {
-    return skinned ? eating.skinShare() : 0;
+  public boolean isSkinned() {
+    return skinned;
   }
 
   /**
-   * Returns which fraction of a skin-on main cut the pin-bone strip is that comes off.
+   * Returns whether the pin bones come out.
    *
-   * @param eating the qualities of the fish
-   * @return the fraction, 0 if the pin bones stay in or there are none
+   * @return true for boneless cuts
    */
-  public double pinBoneStrip(Eating eating) {
-    return pinned ? STRIP * eating.pinBonesTo() : 0;
+  public boolean isBoneless() {
+    return boneless;
   }
 
   /**
-   * Returns which fraction of a main cut is squared off.
+   * Returns whether the cuts are squared to blocks.
    *
-   * @return the fraction, 0 if nothing is
+   * @return true for blocks
    */
-  public double trim() {
-    return trim;
-  }
-
-  /**
-   * Returns which fraction of a skin-on main cut is left.
-   *
-   * @param eating the qualities of the fish
-   * @return the fraction, above 0 up to 1
-   */
-  public double kept(Eating eating) {
-    return 1 - skin(eating) - pinBoneStrip(eating) - trim;
+  public boolean isSquared() {
+    return squared;
   }
 }

@@ -71,12 +71,14 @@ public record StartingFigures(double guts, double head, double flesh) {
    * @return the figures; what a larger head takes is missing from the flesh and the rest alike
    */
   public static StartingFigures guess(List<Share> usual, Ribs ribs, HeadSize head) {
-    double usualHead = sum(usual, "head");
+    double usualHead = sum(usual, PartKind.Trait.HEAD);
     double newHead = usualHead * head.head;
     double leftForOthers = (1 - newHead) / (1 - usualHead);
     double flesh =
-        usual.stream().filter(StartingFigures::isMain).mapToDouble(Share::mean).sum() * ribs.flesh;
-    return new StartingFigures(sum(usual, "guts") * leftForOthers, newHead, flesh * leftForOthers);
+        usual.stream().filter(share -> share.slot().isMain()).mapToDouble(Share::mean).sum()
+            * ribs.flesh;
+    return new StartingFigures(
+        sum(usual, PartKind.Trait.GUTS) * leftForOthers, newHead, flesh * leftForOthers);
   }
 
   /**
@@ -88,33 +90,30 @@ public record StartingFigures(double guts, double head, double flesh) {
    */
   public List<Share> applyTo(List<Share> usual, double widening) {
     Check.inRange(widening, 0.2, 5, "widening");
-    double mains = usual.stream().filter(StartingFigures::isMain).mapToDouble(Share::mean).sum();
-    double usualGuts = sum(usual, "guts");
-    double usualHead = sum(usual, "head");
+    double mains =
+        usual.stream().filter(share -> share.slot().isMain()).mapToDouble(Share::mean).sum();
+    double usualGuts = sum(usual, PartKind.Trait.GUTS);
+    double usualHead = sum(usual, PartKind.Trait.HEAD);
     double others = 1 - mains - usualGuts - usualHead;
     double left = 1 - flesh - (usualGuts > 0 ? guts : 0) - (usualHead > 0 ? head : 0);
     return usual.stream()
         .map(
             share -> {
               double mean =
-                  switch (share.slot().code()) {
-                    case "guts" -> guts;
-                    case "head" -> head;
-                    default -> share.mean() * (isMain(share) ? flesh / mains : left / others);
-                  };
+                  share.slot().kind().is(PartKind.Trait.GUTS)
+                      ? guts
+                      : share.slot().kind().is(PartKind.Trait.HEAD)
+                          ? head
+                          : share.mean() * (share.slot().isMain() ? flesh / mains : left / others);
               double spread = share.spread() * widening * Math.sqrt(mean / share.mean());
               return new Share(share.slot(), mean, Math.min(1, spread));
             })
         .toList();
   }
 
-  private static boolean isMain(Share share) {
-    return share.slot().usual() == Purpose.PLATE;
-  }
-
-  private static double sum(List<Share> shares, String slot) {
+  private static double sum(List<Share> shares, PartKind.Trait trait) {
     return shares.stream()
-        .filter(share -> share.slot().code().equals(slot))
+        .filter(share -> share.slot().kind().is(trait))
         .mapToDouble(Share::mean)
         .sum();
   }

@@ -46,10 +46,25 @@ public record Balance(
    * @throws IllegalArgumentException if the outstanding mass is negative
    */
   public static Balance of(Breakdown breakdown, Mass outstanding, LossNorm loss, ScaleError scale) {
+    return of(breakdown, outstanding, loss, scale.sigmaGrams(breakdown.parts().size() + 1));
+  }
+
+  /**
+   * Judges a breakdown whose readings came from different scales.
+   *
+   * @param breakdown the parts weighed so far
+   * @param outstanding what the parts not yet weighed should weigh together; zero when all are
+   *     weighed
+   * @param loss the loss norm
+   * @param sigma the standard deviation of whole less parts by the scales alone, in grams
+   * @return the balance
+   * @throws IllegalArgumentException if the outstanding mass or the deviation is negative
+   */
+  public static Balance of(Breakdown breakdown, Mass outstanding, LossNorm loss, double sigma) {
+    Check.that(sigma >= 0, "Expected a deviation from 0 g, found " + sigma);
     Check.that(
         !outstanding.isNegative(), "Expected outstanding parts from 0 g, found " + outstanding);
     Mass purchased = breakdown.purchased();
-    double sigma = scale.sigmaGrams(breakdown.parts().size() + 1);
     Mass remainder = breakdown.remainder();
     Verdict verdict;
     if (remainder.inGrams().doubleValue() < -SIGMAS * sigma) {

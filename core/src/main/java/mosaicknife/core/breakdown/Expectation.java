@@ -60,8 +60,7 @@ public final class Expectation {
   }
 
   private static Mass part(Mass net, double share) {
-    return net.multipliedBy(
-        Fraction.of(Math.round(share * 1e9), 1_000_000_000), RoundingMode.HALF_EVEN);
+    return net.multipliedBy(Fraction.ofEstimate(share), RoundingMode.HALF_EVEN);
   }
 
   /**

@@ -44,26 +44,22 @@ public final class GrossErrors {
   private static final double POUND_GRAMS = 453.59237;
   private static final double MG = 1000;
 
-  /** The correlation of two parts of one kin is the square of this; a starting estimate. */
-  private static final double COMMON = 0.93;
-
-  private static final double COMMON_SHARE = COMMON * COMMON;
-  private static final double OWN_SHARE = 1 - COMMON_SHARE;
-
   private final List<TallyLine> lines;
   private final double whole;
   private final LossNorm loss;
   private final ScaleError scale;
   private final List<Tray> trays;
   private final Habits habits;
+  private final double commonShare;
 
   private GrossErrors(Question question) {
     this.lines = question.lines();
     this.whole = grams(question.whole());
-    this.loss = question.loss();
-    this.scale = question.scale();
+    this.loss = question.norms().loss();
+    this.scale = question.norms().scale();
+    this.commonShare = question.norms().sides().correlation();
     this.trays = question.trays();
-    this.habits = question.habits();
+    this.habits = question.norms().habits();
   }
 
   /**
@@ -71,27 +67,17 @@ public final class GrossErrors {
    *
    * @param whole the mass before it was cut, positive
    * @param lines its lines, at least one
-   * @param loss the loss norm
-   * @param scale the error of one reading
    * @param trays every tray the house knows
-   * @param habits how often what goes wrong
+   * @param norms what the house believes of loss, scale, habits and sides
    */
-  public record Question(
-      Mass whole,
-      List<TallyLine> lines,
-      LossNorm loss,
-      ScaleError scale,
-      List<Tray> trays,
-      Habits habits) {
+  public record Question(Mass whole, List<TallyLine> lines, List<Tray> trays, HouseNorms norms) {
 
     /** Refuses a whole without mass and a tally without lines. */
     public Question {
       Check.that(whole.isPositive(), "Expected a whole above 0 g, found " + whole);
       lines = List.copyOf(Check.notEmpty(lines, "lines"));
       trays = List.copyOf(trays);
-      Check.notNull(loss, "loss");
-      Check.notNull(scale, "scale");
-      Check.notNull(habits, "habits");
+      Check.notNull(norms, "norms");
     }
   }
 
@@ -394,11 +380,13 @@ public final class GrossErrors {
    * The log-density of deviations that share a common part: covariance own·I + common·11ᵀ, inverted
    * by the Sherman–Morrison formula, up to a factor that depends on their number alone.
    */
-  private static double alike(List<Double> deviations) {
+  private double alike(List<Double> deviations) {
     double squares = deviations.stream().mapToDouble(z -> z * z).sum();
     double sum = deviations.stream().mapToDouble(z -> z).sum();
-    double shared = COMMON_SHARE / (OWN_SHARE + deviations.size() * COMMON_SHARE);
-    return deviations.size() == 1 ? -squares / 2 : -(squares - shared * sum * sum) / OWN_SHARE / 2;
+    double shared = commonShare / (1 - commonShare + deviations.size() * commonShare);
+    return deviations.size() == 1
+        ? -squares / 2
+        : -(squares - shared * sum * sum) / (1 - commonShare) / 2;
   }
 
   /** The log-density of what is left under the loss norm; below nothing only the scale allows. */

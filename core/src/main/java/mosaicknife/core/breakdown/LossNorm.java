@@ -46,7 +46,6 @@ public record LossNorm(double mean, double spread) {
   }
 
   private static Mass fraction(Mass whole, double fraction) {
-    return whole.multipliedBy(
-        Fraction.of(Math.round(fraction * 1_000_000), 1_000_000), RoundingMode.HALF_EVEN);
+    return whole.multipliedBy(Fraction.ofEstimate(fraction), RoundingMode.HALF_EVEN);
   }
 }

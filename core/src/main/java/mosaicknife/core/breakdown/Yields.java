@@ -145,9 +145,9 @@ public final class Yields {
   /** The part whose weighing shows that a stage of cleaning was weighed at all. */
   private static boolean mainKindOf(Stage stage, PartKind kind) {
     return switch (stage) {
-      case GUTTING -> kind.code().equals("guts");
-      case GILLING -> kind.code().equals("gills");
-      case HEADING -> kind.code().equals("head");
+      case GUTTING -> kind.is(PartKind.Trait.GUTS);
+      case GILLING -> kind.is(PartKind.Trait.GILLS);
+      case HEADING -> kind.is(PartKind.Trait.HEAD);
       case CUTTING -> true;
     };
   }

@@ -7,11 +7,11 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * How many portions of a dish are wanted, and over what time the figure counts.
  *
  * @param portions the expected number, from 0 to 5000
- * @param give how far the number usually is off, as a standard deviation in portions; 0 when it is
- *     certain, as at a function
+ * @param forecastError how far the number usually is off, as a standard deviation in portions; 0
+ *     when it is certain, as at a function
  * @param per what the number is counted over
  */
-public record Demand(int portions, double give, Per per) {
+public record Demand(int portions, double forecastError, Per per) {
 
   /** The most portions that a plan is made for. */
   public static final int MOST = 5_000;
@@ -19,7 +19,7 @@ public record Demand(int portions, double give, Per per) {
   /** Refuses numbers out of range. */
   public Demand {
     Check.inRange(portions, 0, MOST, "portions");
-    Check.inRange(give, 0, MOST, "give");
+    Check.inRange(forecastError, 0, MOST, "forecastError");
     Check.notNull(per, "time it counts for");
   }
 
@@ -74,8 +74,8 @@ public record Demand(int portions, double give, Per per) {
   /**
    * Counts the demand over another time.
    *
-   * <p>The number grows with the services, the give only with their square root, since good and bad
-   * services even out.
+   * <p>The number grows with the services, the forecast error only with their square root, since
+   * good and bad services even out.
    *
    * @param other the time to count over
    * @param profile how many services a day and days a week there are
@@ -84,7 +84,7 @@ public record Demand(int portions, double give, Per per) {
   public Demand over(Per other, Profile profile) {
     double ratio = profile.services(other) / (double) profile.services(per);
     int scaled = (int) Math.min(MOST, Math.ceil(portions * ratio - 1e-9));
-    return new Demand(scaled, Math.min(MOST, give * Math.sqrt(ratio)), other);
+    return new Demand(scaled, Math.min(MOST, forecastError * Math.sqrt(ratio)), other);
   }
 
   /**
@@ -93,11 +93,11 @@ public record Demand(int portions, double give, Per per) {
    * @return a normal distribution about the expected number, rounded to whole portions, not below 0
    */
   public Counts distribution() {
-    if (give == 0) {
+    if (forecastError == 0) {
       return Counts.exactly(portions);
     }
-    NormalDistribution normal = NormalDistribution.of(portions, give);
-    int most = (int) Math.ceil(portions + 4 * give);
+    NormalDistribution normal = NormalDistribution.of(portions, forecastError);
+    int most = (int) Math.ceil(portions + 4 * forecastError);
     double[] probabilities = new double[most + 1];
     double before = 0;
     for (int k = 0; k < most; k++) {

@@ -1,7 +1,8 @@
 package mosaicknife.core.buying;
 
 /**
- * In what a cheap offer clearly differs from a dear one; less than three hundredths is no reason.
+ * In what a cheap candidate clearly differs from a dear one; less than three hundredths is no
+ * reason.
  *
  * @param price whether its price per mass is lower
  * @param yield whether it gives more portions from the same mass
@@ -13,13 +14,13 @@ public record Difference(boolean price, boolean yield, boolean work, boolean sur
   private static final double CLEARLY = 1.03;
 
   /**
-   * Compares two offers.
+   * Compares two candidates.
    *
    * @param cheap the one that is cheaper by served portion
    * @param dear the other one
    * @return in what the first is better
    */
-  public static Difference between(Offer cheap, Offer dear) {
+  public static Difference between(Candidate cheap, Candidate dear) {
     return new Difference(
         price(cheap) * CLEARLY < price(dear),
         portionsByMass(cheap) > portionsByMass(dear) * CLEARLY,
@@ -27,15 +28,15 @@ public record Difference(boolean price, boolean yield, boolean work, boolean sur
         cheap.surplus() + 1 < dear.surplus());
   }
 
-  private static double price(Offer offer) {
-    return offer.candidate().price().perKilogram().amount().doubleValue();
+  private static double price(Candidate candidate) {
+    return candidate.offer().price().perKilogram().amount().doubleValue();
   }
 
-  private static double portionsByMass(Offer offer) {
-    return offer.served() / offer.mass().milligrams();
+  private static double portionsByMass(Candidate candidate) {
+    return candidate.served() / candidate.mass().milligrams();
   }
 
-  private static double labourByPortion(Offer offer) {
-    return offer.labour().amount().doubleValue() / offer.served();
+  private static double labourByPortion(Candidate candidate) {
+    return candidate.labour().amount().doubleValue() / candidate.served();
   }
 }

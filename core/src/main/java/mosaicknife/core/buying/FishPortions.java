@@ -3,12 +3,13 @@ package mosaicknife.core.buying;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Predicate;
 import mosaicknife.core.anatomy.SizeGrade;
-import mosaicknife.core.breakdown.StartingNorms;
-import mosaicknife.core.breakdown.StartingNorms.PartNorm;
+import mosaicknife.core.breakdown.Likeness;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.plan.CutPlan.MainCut;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.apache.commons.statistics.distribution.TruncatedNormalDistribution;
 
@@ -20,21 +21,35 @@ import org.apache.commons.statistics.distribution.TruncatedNormalDistribution;
  * probability; given both, the portions of each fillet follow from the normal distribution of its
  * mass, and the fillets are added by convolution, since a portion never spans two of them.
  *
- * @param perFish the distribution of portions per fish; without meaning where several fillets make
- *     a portion
- * @param piecesPerPortion how many fillets make one portion; 1 if portions are cut out of fillets,
- *     more where fillets are so small that this gives more portions
- * @param piecesPerFish how many fillets one fish has
+ * <p>Fillets lighter than a portion are put together: of {@code k = ⌈lightest ÷ fillet⌉} alike,
+ * each is worth 1/k of a plate. Where more than one in twenty is so light, the plates of several
+ * fish are taken as normal with the mean and variance of these worths (central limit theorem),
+ * rounded down; so the risk follows from the weights, and portions per fish change smoothly with
+ * the grade.
+ *
+ * @param perFish the distribution of portions per fish; without meaning where fillets are put
+ *     together
+ * @param together the plates of one fish where fillets are put together
+ * @param piecesPerPortion how many fillets of the usual mass make one portion, from 1
  */
-public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFish) {
+public record FishPortions(Counts perFish, Optional<Together> together, int piecesPerPortion) {
+
+  /** More light fillets than this, and plates are made of several. */
+  private static final double LIGHT = 0.05;
 
   /**
-   * The fillets of one fish are alike: most of the deviation is common to the fish. The square of
-   * this is the correlation between its sides.
+   * The plates that one fish is worth where light fillets are put together.
+   *
+   * @param mean the mean, above 0
+   * @param variance the variance
    */
-  static final double COMMON = 0.95;
+  public record Together(double mean, double variance) {
 
-  static final double OWN = Math.sqrt(1 - COMMON * COMMON);
+    private double below(int portions, int fish) {
+      double spread = Math.sqrt(Math.max(1e-9, fish * variance));
+      return NORMAL.cumulativeProbability((portions - fish * mean) / spread);
+    }
+  }
 
   /** The least a cut weighs, as a fraction of what it usually weighs. */
   static final double LEAST_OF_MEAN = 0.2;
@@ -50,8 +65,8 @@ public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFi
   /** Refuses a fish without pieces. */
   public FishPortions {
     Check.notNull(perFish, "portions per fish");
+    Check.notNull(together, "fillets put together");
     Check.inRange(piecesPerPortion, 1, 10_000, "pieces per portion");
-    Check.inRange(piecesPerFish, 1, 99, "pieces per fish");
   }
 
   private static double[] midpoints() {
@@ -65,51 +80,107 @@ public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFi
   /**
    * Works out the portions of a fish whose main cuts are portioned.
    *
-   * @param norms what the fish becomes in the state it is bought and the specification it is cut to
+   * @param mains its main cuts, by the cut plan
    * @param grade the size grade of the fish in that state
    * @param rule what counts as a portion
+   * @param sides how alike two sides of one fish are
    * @return the portions per fish
    */
-  public static FishPortions ofCuts(StartingNorms norms, SizeGrade grade, PortionRule rule) {
-    List<PartNorm> mains = norms.parts().stream().filter(PartNorm::main).toList();
+  public static FishPortions ofCuts(
+      List<MainCut> mains, SizeGrade grade, PortionRule rule, Likeness sides) {
     double lightest = rule.lightest().milligrams();
     double middle = grade.middle().milligrams();
-    double usual = mains.stream().mapToDouble(PartNorm::mean).average().orElse(0) * middle;
-    double largest = mains.stream().mapToDouble(PartNorm::mean).max().orElse(0) * middle;
-    if (largest < lightest) {
-      return new FishPortions(Counts.exactly(0), (int) Math.ceil(lightest / usual), mains.size());
+    double usual = mains.stream().mapToDouble(MainCut::mean).average().orElse(0) * middle;
+    int pieces = (int) Math.max(1, Math.ceil(lightest / usual));
+    Worth worth = new Worth();
+    for (double mass : masses(grade)) {
+      for (double deviation : DEVIATIONS) {
+        worth.add(mains, mass, deviation, lightest, sides);
+      }
     }
-    return new FishPortions(integrated(mains, grade, lightest), 1, mains.size());
+    return worth.light() <= LIGHT
+        ? new FishPortions(integrated(mains, grade, lightest, sides), Optional.empty(), pieces)
+        : new FishPortions(Counts.exactly(0), Optional.of(worth.together()), pieces);
+  }
+
+  /** Sums up what fish of known mass and meatiness are worth in plates. */
+  private static final class Worth {
+
+    private int fish;
+    private int cuts;
+    private int lightCuts;
+    private double sum;
+    private double squares;
+
+    /** One fish: given mass and meatiness, its cuts differ on their own. */
+    private void add(
+        List<MainCut> mains, double mass, double deviation, double lightest, Likeness sides) {
+      double mean = 0;
+      double variance = 0;
+      for (MainCut cut : mains) {
+        double ofCut = 0;
+        double squaresOfCut = 0;
+        for (double own : DEVIATIONS) {
+          double off = sides.shared() * deviation + sides.own() * own;
+          double share = Math.max(LEAST_OF_MEAN * cut.mean(), cut.mean() + off * cut.spread());
+          double plates = plates(mass * share / lightest);
+          cuts++;
+          lightCuts += plates < 1 ? 1 : 0;
+          ofCut += plates / DEVIATIONS.length;
+          squaresOfCut += plates * plates / DEVIATIONS.length;
+        }
+        mean += ofCut;
+        variance += squaresOfCut - ofCut * ofCut;
+      }
+      fish++;
+      sum += mean;
+      squares += mean * mean + variance;
+    }
+
+    private static double plates(double portions) {
+      return portions >= 1 ? Math.floor(portions) : 1 / Math.ceil(1 / portions);
+    }
+
+    private double light() {
+      return lightCuts / (double) cuts;
+    }
+
+    private Together together() {
+      double mean = sum / fish;
+      return new Together(mean, squares / fish - mean * mean);
+    }
   }
 
   /**
    * Works out the portions of a fish that is served whole: its edible mass counts, not its whole
    * mass, and it serves at least one.
    *
-   * @param norms what the fish becomes
+   * @param mains its main cuts, by the cut plan
    * @param grade the size grade of the fish
    * @param rule the edible mass that one guest is served
+   * @param sides how alike two sides of one fish are
    * @return the portions per fish
    */
-  public static FishPortions ofWhole(StartingNorms norms, SizeGrade grade, PortionRule rule) {
-    double edible = norms.mains();
-    double spread =
-        COMMON * norms.parts().stream().filter(PartNorm::main).mapToDouble(PartNorm::spread).sum();
-    PartNorm all = new PartNorm("whole", "whole", "Whole fish", true, edible, spread);
-    Counts counts = integrated(List.of(all), grade, rule.lightest().milligrams());
+  public static FishPortions ofWhole(
+      List<MainCut> mains, SizeGrade grade, PortionRule rule, Likeness sides) {
+    double edible = mains.stream().mapToDouble(MainCut::mean).sum();
+    double spread = sides.shared() * mains.stream().mapToDouble(MainCut::spread).sum();
+    List<MainCut> all = List.of(new MainCut(edible, spread));
+    Counts counts = integrated(all, grade, rule.lightest().milligrams(), sides);
     double[] atLeastOne = new double[Math.max(2, counts.most() + 1)];
     for (int i = 0; i <= counts.most(); i++) {
       atLeastOne[Math.max(1, i)] += counts.probability(i);
     }
-    return new FishPortions(Counts.of(atLeastOne), 1, 1);
+    return new FishPortions(Counts.of(atLeastOne), Optional.empty(), 1);
   }
 
-  private static Counts integrated(List<PartNorm> mains, SizeGrade grade, double lightest) {
+  private static Counts integrated(
+      List<MainCut> mains, SizeGrade grade, double lightest, Likeness sides) {
     double[] total = new double[1];
     double weight = 1.0 / (MASS_NODES * DEVIATIONS.length);
     for (double mass : masses(grade)) {
       for (double deviation : DEVIATIONS) {
-        Run fish = ofOneFish(mains, mass, deviation, lightest);
+        Run fish = ofOneFish(mains, mass, deviation, lightest, sides);
         if (fish.end() > total.length) {
           total = Arrays.copyOf(total, fish.end());
         }
@@ -141,14 +212,14 @@ public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFi
 
   /** The portions of a fish of known mass and meatiness: its cuts, added by convolution. */
   private static Run ofOneFish(
-      List<PartNorm> mains, double mass, double deviation, double lightest) {
+      List<MainCut> mains, double mass, double deviation, double lightest, Likeness sides) {
     Run fish = new Run(0, new double[] {1});
     Run cut = fish;
-    PartNorm before = null;
-    for (PartNorm main : mains) {
+    MainCut before = null;
+    for (MainCut main : mains) {
       // left and right have the same norm, so their distribution is worked out once
       if (before == null || main.mean() != before.mean() || main.spread() != before.spread()) {
-        cut = ofOneCut(main, mass, deviation, lightest);
+        cut = ofOneCut(main, mass, deviation, lightest, sides);
       }
       fish = fish.plus(cut);
       before = main;
@@ -173,9 +244,10 @@ public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFi
   }
 
   /** The portions in one cut of a fish of known mass and meatiness. */
-  private static Run ofOneCut(PartNorm cut, double fishMass, double deviation, double lightest) {
-    double mean = fishMass * (cut.mean() + COMMON * cut.spread() * deviation);
-    double sigma = fishMass * OWN * cut.spread();
+  private static Run ofOneCut(
+      MainCut cut, double fishMass, double deviation, double lightest, Likeness sides) {
+    double mean = fishMass * (cut.mean() + sides.shared() * cut.spread() * deviation);
+    double sigma = fishMass * sides.own() * cut.spread();
     double least = fishMass * LEAST_OF_MEAN * cut.mean();
     int from = (int) Math.floor(Math.max(least, mean - FAR * sigma) / lightest);
     int to = Math.max(from, (int) Math.floor(Math.max(least, mean + FAR * sigma) / lightest));
@@ -199,9 +271,8 @@ public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFi
    * @return the distribution of the smaller of portions and cap
    */
   public Counts of(int fish, int cap) {
-    if (piecesPerPortion > 1) {
-      long portions = (long) fish * piecesPerFish / piecesPerPortion;
-      return Counts.exactly((int) Math.min(cap, portions));
+    if (together.isPresent()) {
+      return putTogether(together.get(), fish, cap);
     }
     Counts total = Counts.exactly(0);
     Counts power = perFish;
@@ -212,6 +283,21 @@ public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFi
       power = left > 1 ? power.plus(power, cap) : power;
     }
     return total;
+  }
+
+  private static Counts putTogether(Together plates, int fish, int cap) {
+    if (fish == 0) {
+      return Counts.exactly(0);
+    }
+    double[] probabilities = new double[cap + 1];
+    double before = 0;
+    for (int portions = 0; portions < cap; portions++) {
+      double upTo = plates.below(portions + 1, fish);
+      probabilities[portions] = upTo - before;
+      before = upTo;
+    }
+    probabilities[cap] = 1 - before;
+    return Counts.of(probabilities);
   }
 
   /**
@@ -225,7 +311,7 @@ public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFi
    * @return the number of fish, or empty if even the most are not enough
    */
   public OptionalInt fewest(Predicate<Counts> enough, int cap, int most) {
-    if (piecesPerPortion > 1) {
+    if (together.isPresent()) {
       return fewestTogether(enough, cap, most);
     }
     List<Counts> powers = new ArrayList<>(List.of(perFish));
@@ -268,6 +354,6 @@ public record FishPortions(Counts perFish, int piecesPerPortion, int piecesPerFi
    * @return the mean
    */
   public double mean() {
-    return piecesPerPortion > 1 ? piecesPerFish / (double) piecesPerPortion : perFish.mean();
+    return together.map(Together::mean).orElseGet(perFish::mean);
   }
 }

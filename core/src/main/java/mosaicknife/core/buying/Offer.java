@@ -1,59 +1,47 @@
 package mosaicknife.core.buying;
 
-import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.anatomy.SizeGrade;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**
- * What one candidate comes to, all estimated from norms.
+ * Something on offer: whole fish of a species, state and grade, or cut fillet, at a price.
  *
- * @param candidate the candidate
- * @param fish how many fish to buy; 0 for fillet
- * @param mass the mass to buy
- * @param money what it costs
- * @param labour what the work costs
- * @param minutes how long the work takes
- * @param served the expected portions served out of what is bought
- * @param costPerServed money and labour by portion served; the figure that ranks
- * @param low the same figure when the fish turn out well: nine times in ten it is higher
- * @param high the same figure when they turn out badly: nine times in ten it is lower
- * @param risk the probability that somebody goes without, from 0 to 1
- * @param surplus the expected portions too many
- * @param portionsPerFish the expected portions of one fish
- * @param bones the expected mass of frames and heads fit for a clear stock; zero if they are not
- * @param otherByProducts the expected mass of bellies, collars and the like
+ * @param id the identifier of the candidate, unique within one plan
+ * @param species the species
+ * @param state the state it is bought in; of no meaning for a fillet
+ * @param grade the size grade; of no meaning for a fillet
+ * @param form whole fish or fillet
+ * @param price the price per mass
+ * @param supplier the name of the supplier
  */
 public record Offer(
-    Candidate candidate,
-    int fish,
-    Mass mass,
-    ExactMoney money,
-    ExactMoney labour,
-    double minutes,
-    double served,
-    ExactMoney costPerServed,
-    ExactMoney low,
-    ExactMoney high,
-    double risk,
-    double surplus,
-    double portionsPerFish,
-    Mass bones,
-    Mass otherByProducts) {
+    String id,
+    Species species,
+    State state,
+    SizeGrade grade,
+    Form form,
+    UnitPrice price,
+    String supplier) {
 
-  /**
-   * Returns the price of whole fish at which this offer is as dear by served portion as another.
-   *
-   * @param other the other offer, such as a bought fillet
-   * @return the break-even price; 0 if even a free fish would be dearer, for the labour alone
-   */
-  public UnitPrice breakEvenAgainst(Offer other) {
-    ExactMoney allowed = times(other.costPerServed, served).minus(labour);
-    return allowed.isPositive()
-        ? allowed.per(mass)
-        : UnitPrice.ofPerKilogram(ExactMoney.zero(money.currency()));
+  /** Refuses what is missing. */
+  public Offer {
+    Check.text(id, "id");
+    Check.notNull(species, "species");
+    Check.notNull(state, "state");
+    Check.notNull(grade, "grade");
+    Check.notNull(form, "form");
+    Check.notNull(price, "price");
+    Check.text(supplier, "supplier");
   }
 
-  private static ExactMoney times(ExactMoney money, double factor) {
-    return money.multipliedBy(OrderPlanner.fraction(factor));
+  /** How much work the supplier has done. */
+  public enum Form {
+    /** A whole fish, to be broken here. */
+    WHOLE,
+    /** Fillet, bought cut. */
+    FILLET
   }
 }

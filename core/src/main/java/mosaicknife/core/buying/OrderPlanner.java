@@ -7,19 +7,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Eating;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.breakdown.LossNorm;
-import mosaicknife.core.breakdown.StartingNorms;
-import mosaicknife.core.breakdown.StartingNorms.PartNorm;
-import mosaicknife.core.buying.Candidate.Form;
+import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.plan.CutPlan.MainCut;
+import mosaicknife.core.plan.CuttingOption;
+import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -27,7 +29,7 @@ import mosaicknife.core.quantity.Mass;
 /**
  * Turns a wish and what is on offer into numbers of fish, their cost and their risk.
  *
- * <p>For each candidate the smallest number of fish is taken with P(portions ≥ demand − on hand) at
+ * <p>For each offer the smallest number of fish is taken with P(portions ≥ demand − on hand) at
  * least the service level. Distributions of the same fish, cut and portion are worked out once and
  * kept, so one planner serves a week of dishes.
  *
@@ -44,10 +46,21 @@ public final class OrderPlanner {
   /** Minutes to portion one piece of bought fillet; a starting estimate. */
   private static final double MINUTES_A_PORTION = 0.4;
 
-  private static final Set<String> BONES = Set.of("frame", "head", "body");
-  private static final Set<String> WASTE = Set.of("guts", "gills", "fins", "skin");
-
+  private final HouseNorms norms;
+  private final Catalogue kinds;
   private final Map<Key, FishPortions> known = new HashMap<>();
+  private final Map<Key, CutPlan> plans = new HashMap<>();
+
+  /**
+   * Makes a planner.
+   *
+   * @param norms what the house believes
+   * @param kinds where the kinds of parts are looked up
+   */
+  public OrderPlanner(HouseNorms norms, Catalogue kinds) {
+    this.norms = Check.notNull(norms, "norms");
+    this.kinds = Check.notNull(kinds, "kinds");
+  }
 
   private record Key(
       String species,
@@ -58,36 +71,36 @@ public final class OrderPlanner {
       PortionRule rule) {}
 
   /**
-   * Works out what each candidate comes to.
+   * Works out what each offer comes to.
    *
    * @param wish the wish
-   * @param candidates what is on offer
-   * @return the offers that can keep the promise, the cheapest by served portion first
+   * @param offers what is on offer
+   * @return the candidates that can keep the promise, the cheapest by served portion first
    */
-  public List<Offer> plan(Wish wish, List<Candidate> candidates) {
-    return candidates.stream()
-        .map(candidate -> offer(wish, candidate))
+  public List<Candidate> plan(Wish wish, List<Offer> offers) {
+    return offers.stream()
+        .map(offer -> candidate(wish, offer))
         .flatMap(Optional::stream)
-        .sorted(Comparator.comparing(Offer::costPerServed))
+        .sorted(Comparator.comparing(Candidate::costPerServed))
         .toList();
   }
 
   /**
-   * Works out what one candidate comes to.
+   * Works out what one offer comes to.
    *
    * @param wish the wish
-   * @param candidate the candidate
-   * @return the offer; empty if no number of fish a kitchen would buy keeps the promise, or nothing
-   *     is wanted
+   * @param offer the offer
+   * @return the candidate; empty if no number of fish a kitchen would buy keeps the promise, or
+   *     nothing is wanted
    */
-  public Optional<Offer> offer(Wish wish, Candidate candidate) {
+  public Optional<Candidate> candidate(Wish wish, Offer offer) {
     Counts needed = needed(wish);
     if (needed.most() == 0) {
       return Optional.empty();
     }
-    return candidate.form() == Form.FILLET
-        ? Optional.of(ofFillet(wish, candidate, needed))
-        : ofWhole(wish, candidate, needed);
+    return offer.form() == Form.FILLET
+        ? Optional.of(ofFillet(wish, offer, needed))
+        : ofWhole(wish, offer, needed);
   }
 
   /** What is wanted beyond what is on hand. */
@@ -99,8 +112,8 @@ public final class OrderPlanner {
     return Counts.of(needed);
   }
 
-  private Optional<Offer> ofWhole(Wish wish, Candidate candidate, Counts needed) {
-    FishPortions portions = portions(wish, candidate);
+  private Optional<Candidate> ofWhole(Wish wish, Offer offer, Counts needed) {
+    FishPortions portions = portions(wish, offer);
     int cap = needed.most();
     if (portions.mean() <= 0) {
       return Optional.empty();
@@ -109,20 +122,20 @@ public final class OrderPlanner {
         portions.fewest(total -> risk(total, needed) <= 1 - wish.serviceLevel(), cap, MOST_FISH);
     return fish.isEmpty()
         ? Optional.empty()
-        : Optional.of(wholeOffer(wish, candidate, portions, fish.getAsInt(), needed));
+        : Optional.of(wholeCandidate(wish, offer, portions, fish.getAsInt(), needed));
   }
 
-  private Offer wholeOffer(
-      Wish wish, Candidate candidate, FishPortions portions, int fish, Counts needed) {
+  private Candidate wholeCandidate(
+      Wish wish, Offer offer, FishPortions portions, int fish, Counts needed) {
     Counts total = portions.of(fish, needed.most());
-    Mass mass = candidate.grade().middle().multipliedBy(fish);
-    ExactMoney money = candidate.price().times(mass);
-    double minutes = candidate.species().plan().work().minutes(candidate.grade().middle()) * fish;
+    Mass mass = offer.grade().middle().multipliedBy(fish);
+    ExactMoney money = offer.price().times(mass);
+    CutPlan plan = plan(wish, offer);
+    double minutes = plan.minutes() * fish;
     ExactMoney labour = labour(wish, minutes);
     double served = total.expectedSmaller(needed);
-    StartingNorms norms = norms(candidate, wish.specification());
-    return new Offer(
-        candidate,
+    return new Candidate(
+        offer,
         fish,
         mass,
         money,
@@ -135,11 +148,13 @@ public final class OrderPlanner {
         risk(total, needed),
         Math.max(0, fish * portions.mean() - served),
         portions.mean(),
-        isForClearStock(candidate.species()) ? part(mass, norms, BONES, true) : Mass.ZERO,
-        part(mass, norms, union(), false));
+        isForClearStock(offer.species())
+            ? plan.massOf(PartKind.Trait.STOCK_BONES).multipliedBy(fish)
+            : Mass.ZERO,
+        otherByProducts(plan).multipliedBy(fish));
   }
 
-  private static Offer ofFillet(Wish wish, Candidate candidate, Counts needed) {
+  private static Candidate ofFillet(Wish wish, Offer offer, Counts needed) {
     int portions = 0;
     while (needed.below(portions + 1) < wish.serviceLevel()) {
       portions++;
@@ -148,15 +163,15 @@ public final class OrderPlanner {
         wish.rule()
             .target()
             .multipliedBy(portions)
-            .multipliedBy(fraction(1 / (1 - FILLET_LOSS)), RoundingMode.CEILING);
-    ExactMoney money = candidate.price().times(mass);
+            .multipliedBy(Fraction.ofEstimate(1 / (1 - FILLET_LOSS)), RoundingMode.CEILING);
+    ExactMoney money = offer.price().times(mass);
     double minutes = portions * MINUTES_A_PORTION;
     ExactMoney labour = labour(wish, minutes);
     Counts total = Counts.exactly(portions);
     double served = total.expectedSmaller(needed);
     ExactMoney each = by(money.plus(labour), served);
-    return new Offer(
-        candidate,
+    return new Candidate(
+        offer,
         0,
         mass,
         money,
@@ -173,28 +188,39 @@ public final class OrderPlanner {
         Mass.ZERO);
   }
 
-  private FishPortions portions(Wish wish, Candidate candidate) {
-    Key key =
-        new Key(
-            candidate.species().code(),
-            candidate.state(),
-            candidate.grade(),
-            wish.specification(),
-            wish.whole(),
-            wish.rule());
+  private FishPortions portions(Wish wish, Offer offer) {
     return known.computeIfAbsent(
-        key,
+        key(wish, offer),
         k -> {
-          StartingNorms norms = norms(candidate, wish.specification());
+          List<MainCut> mains = plan(wish, offer).mainCuts();
           return wish.whole()
-              ? FishPortions.ofWhole(norms, candidate.grade(), wish.rule())
-              : FishPortions.ofCuts(norms, candidate.grade(), wish.rule());
+              ? FishPortions.ofWhole(
+                  cutPlan(wish, offer, false).mainCuts(), offer.grade(), wish.rule(), norms.sides())
+              : FishPortions.ofCuts(mains, offer.grade(), wish.rule(), norms.sides());
         });
   }
 
-  private static StartingNorms norms(Candidate candidate, Specification specification) {
-    return StartingNorms.of(
-        candidate.species(), candidate.state(), specification, LossNorm.STARTING);
+  private static Key key(Wish wish, Offer offer) {
+    return new Key(
+        offer.species().code(),
+        offer.state(),
+        offer.grade(),
+        wish.specification(),
+        wish.whole(),
+        wish.rule());
+  }
+
+  /** The plan of one fish of the middle of the grade, by the same options the cut plan knows. */
+  private CutPlan plan(Wish wish, Offer offer) {
+    return plans.computeIfAbsent(key(wish, offer), k -> cutPlan(wish, offer, wish.whole()));
+  }
+
+  private CutPlan cutPlan(Wish wish, Offer offer, boolean whole) {
+    List<CuttingOption> options = CuttingOptions.of(offer.species(), offer.state());
+    return CutPlan.of(
+        new CutPlan.Fish(offer.species(), offer.state(), 1, offer.grade().middle(), norms),
+        wish.choices().meeting(wish.specification(), whole, options),
+        kinds);
   }
 
   /** Oily and farmed fish make poor stock. */
@@ -203,17 +229,15 @@ public final class OrderPlanner {
         && !species.traits().contains(Trait.FARMED);
   }
 
-  private static Set<String> union() {
-    return Stream.concat(BONES.stream(), WASTE.stream()).collect(Collectors.toUnmodifiableSet());
-  }
-
-  private static Mass part(Mass mass, StartingNorms norms, Set<String> kinds, boolean among) {
-    double share =
-        norms.parts().stream()
-            .filter(part -> !part.main() && kinds.contains(part.kind()) == among)
-            .mapToDouble(PartNorm::mean)
-            .sum();
-    return mass.multipliedBy(fraction(share), RoundingMode.HALF_EVEN);
+  /** Bellies, collars and the like: what is neither a main cut, nor bones, nor waste. */
+  private static Mass otherByProducts(CutPlan plan) {
+    return Mass.total(
+        plan.parts().stream()
+            .filter(part -> !part.edible().isPositive())
+            .filter(part -> !part.slot().kind().is(PartKind.Trait.STOCK_BONES))
+            .filter(part -> !part.slot().kind().is(PartKind.Trait.WASTE))
+            .map(CutPlan.Planned::mass)
+            .toList());
   }
 
   /** The probability that the portions are fewer than what is needed. */
@@ -234,15 +258,11 @@ public final class OrderPlanner {
   }
 
   private static ExactMoney labour(Wish wish, double minutes) {
-    return wish.labourPerHour().multipliedBy(fraction(minutes / 60));
+    return wish.labourPerHour().multipliedBy(Fraction.ofEstimate(minutes / 60));
   }
 
   private static ExactMoney by(ExactMoney money, double portions) {
-    return money.multipliedBy(Fraction.ONE.dividedBy(fraction(Math.max(portions, 1e-6))));
-  }
-
-  /** An estimate as a fraction of six decimals, finer than any norm is known. */
-  static Fraction fraction(double value) {
-    return Fraction.of(Math.round(value * 1_000_000), 1_000_000);
+    return money.multipliedBy(
+        Fraction.ONE.dividedBy(Fraction.ofEstimate(Math.max(portions, 1e-6))));
   }
 }

@@ -26,7 +26,6 @@ public record PortionRule(Mass target, double tolerance) {
    * @return the mass
    */
   public Mass lightest() {
-    long millionths = Math.round((1 - tolerance) * 1_000_000);
-    return target.multipliedBy(Fraction.of(millionths, 1_000_000), RoundingMode.HALF_EVEN);
+    return target.multipliedBy(Fraction.ofEstimate(1 - tolerance), RoundingMode.HALF_EVEN);
   }
 }

@@ -2,6 +2,7 @@ package mosaicknife.core.buying;
 
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.ExactMoney;
 
 /**
@@ -10,6 +11,7 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param rule what counts as a portion
  * @param specification how far the cuts are worked
  * @param whole whether the fish is served whole
+ * @param choices the house's answers to the cutting options; the dish's specification goes before
  * @param demand how probable each number of portions is
  * @param onHand portions that are there already, from 0
  * @param serviceLevel how certain it must be that nobody goes without, from 0.5 to 0.999
@@ -19,6 +21,7 @@ public record Wish(
     PortionRule rule,
     Specification specification,
     boolean whole,
+    Choices choices,
     Counts demand,
     int onHand,
     double serviceLevel,
@@ -28,6 +31,7 @@ public record Wish(
   public Wish {
     Check.notNull(rule, "portion rule");
     Check.notNull(specification, "specification");
+    Check.notNull(choices, "choices");
     Check.notNull(demand, "demand");
     Check.inRange(onHand, 0, Demand.MOST, "portions on hand");
     Check.inRange(serviceLevel, 0.5, 0.999, "service level");

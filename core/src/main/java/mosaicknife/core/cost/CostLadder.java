@@ -33,7 +33,7 @@ public record CostLadder(List<Rung> rungs) {
     USED,
     /** Everything that is served: main dish and second plate. */
     SERVED,
-    /** The main cuts; from here on the money is what they carry in the chosen school. */
+    /** The main cuts; from here on the money is what they carry in the chosen method. */
     MAINS,
     /** The main cuts as far as they make whole portions. */
     PORTIONS

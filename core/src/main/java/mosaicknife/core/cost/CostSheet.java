@@ -13,7 +13,7 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**
- * The way from the purchase to the plate for one lot, one school and one portion.
+ * The way from the purchase to the plate for one lot, one method and one portion.
  *
  * <p>Worked example: a gutted hake of 4.860 kg at 11.40/kg with 2.610 kg of fillets costs 21.2276
  * per edible kilogram, a factor of 1.86207; at 180 g that is 3.8210 by weight and, with 14 whole
@@ -34,7 +34,7 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
   /**
    * Works out the sheet.
    *
-   * @param school the costing school
+   * @param method the costing method
    * @param breakdown the parts with their purposes
    * @param cost the lot's cost
    * @param values what parts are worth, see {@link Costing#by}
@@ -42,7 +42,7 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
    * @return the sheet; empty while no part is for the plate or none carries cost
    */
   public static Optional<CostSheet> of(
-      CostingSchool school,
+      CostingMethod method,
       Breakdown breakdown,
       LotCost cost,
       Map<String, UnitPrice> values,
@@ -52,7 +52,7 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
       return Optional.empty();
     }
     Mass mass = Mass.total(mains.stream().map(Leaf::mass).toList());
-    return Costing.by(school, breakdown, cost, values)
+    return Costing.by(method, breakdown, cost, values)
         .map(costing -> new CostSheet(costing, cost, mass, WholePortions.in(mains, target)));
   }
 

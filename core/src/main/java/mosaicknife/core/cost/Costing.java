@@ -18,20 +18,20 @@ import mosaicknife.core.quantity.Money;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**
- * The cost of a lot spread over its parts by one school.
+ * The cost of a lot spread over its parts by one method.
  *
  * <p>The rounded amounts add up to the rounded lot cost to the minor unit, by largest remainder.
  *
- * @param school the school
+ * @param method the method
  * @param lotCost the whole cost, exactly
- * @param credit what by-products take off the mains; zero in schools without credit
+ * @param credit what by-products take off the mains; zero in methods without credit
  * @param excess credit beyond the lot cost, which the mains cannot use; the mains never cost less
  *     than nothing
  * @param onMains what the main cuts carry, exactly
  * @param parts what each part that carries cost carries, in cutting order
  */
 public record Costing(
-    CostingSchool school,
+    CostingMethod method,
     ExactMoney lotCost,
     ExactMoney credit,
     ExactMoney excess,
@@ -55,7 +55,7 @@ public record Costing(
   /**
    * Spreads the cost of a lot.
    *
-   * @param school the school
+   * @param method the method
    * @param breakdown the parts with their purposes
    * @param cost the lot's cost
    * @param values what a part is worth per mass, by part identifier: for by-product credit what the
@@ -65,18 +65,18 @@ public record Costing(
    *     relative value, none has a value
    */
   public static Optional<Costing> by(
-      CostingSchool school, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
-    Check.notNull(school, "school");
-    return switch (school) {
-      case ALL_ON_THE_MAINS -> withCredit(school, breakdown, cost, Map.of());
-      case BY_PRODUCT_CREDIT -> withCredit(school, breakdown, cost, values);
-      case RELATIVE_VALUE -> inProportion(school, breakdown, cost, leaf -> worth(leaf, values));
-      case BY_WEIGHT -> inProportion(school, breakdown, cost, Costing::usableMass);
+      CostingMethod method, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
+    Check.notNull(method, "method");
+    return switch (method) {
+      case ALL_ON_THE_MAINS -> withCredit(method, breakdown, cost, Map.of());
+      case BY_PRODUCT_CREDIT -> withCredit(method, breakdown, cost, values);
+      case RELATIVE_VALUE -> inProportion(method, breakdown, cost, leaf -> worth(leaf, values));
+      case BY_WEIGHT -> inProportion(method, breakdown, cost, Costing::usableMass);
     };
   }
 
   private static Optional<Costing> withCredit(
-      CostingSchool school, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
+      CostingMethod method, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
     List<Leaf> mains = breakdown.mains();
     if (mains.isEmpty()) {
       return Optional.empty();
@@ -103,7 +103,7 @@ public record Costing(
       }
     }
     return Optional.of(
-        new Costing(school, total, credit, excess, onMains, parts(carriers, amounts, total)));
+        new Costing(method, total, credit, excess, onMains, parts(carriers, amounts, total)));
   }
 
   /** A by-product earns its credit only where a dish or the pot takes it and a value is set. */
@@ -121,7 +121,7 @@ public record Costing(
   }
 
   private static Optional<Costing> inProportion(
-      CostingSchool school, Breakdown breakdown, LotCost cost, Function<Leaf, Fraction> weight) {
+      CostingMethod method, Breakdown breakdown, LotCost cost, Function<Leaf, Fraction> weight) {
     List<Leaf> carriers =
         breakdown.leaves().stream()
             .filter(leaf -> weight.apply(leaf).compareTo(Fraction.ZERO) > 0)
@@ -144,7 +144,7 @@ public record Costing(
       amounts.add(total.multipliedBy(weight.apply(leaf).dividedBy(sum)));
     }
     return Optional.of(
-        new Costing(school, total, nothing, nothing, onMains, parts(carriers, amounts, total)));
+        new Costing(method, total, nothing, nothing, onMains, parts(carriers, amounts, total)));
   }
 
   private static Fraction worth(Leaf leaf, Map<String, UnitPrice> values) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mosaicknife.core.breakdown.Likeness;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -18,9 +19,6 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * differ less than two fish: their difference has the standard deviation spread·√(2(1−ρ)).
  */
 public final class SecondOpinion {
-
-  /** The correlation ρ of the two sides of one fish; a starting estimate. */
-  private static final double ALIKE = 0.9;
 
   /** Outside 95 % of fish. */
   private static final double BAND = 1.96;
@@ -116,9 +114,11 @@ public final class SecondOpinion {
    * @param parts its weighed parts; twins follow each other by their role and equal norms
    * @param portion the mass of one portion, positive
    * @param worth what a kilogram of main cut is worth, if it is known
+   * @param sides how alike two sides are
    * @return the remarks, what is worth most first
    */
-  public static List<Remark> of(List<Seen> parts, Mass portion, Optional<UnitPrice> worth) {
+  public static List<Remark> of(
+      List<Seen> parts, Mass portion, Optional<UnitPrice> worth, Likeness sides) {
     Check.that(portion.isPositive(), "Expected a portion above 0 g, found " + portion);
     List<Seen> mains = parts.stream().filter(part -> part.role() == Role.MAIN).toList();
     List<Remark> remarks = new ArrayList<>();
@@ -128,7 +128,7 @@ public final class SecondOpinion {
     for (int i = 0; i < mains.size(); i++) {
       for (int k = i + 1; k < mains.size(); k++) {
         if (mains.get(i).expected().equals(mains.get(k).expected())) {
-          twins(mains.get(i), mains.get(k), portion, worth).ifPresent(remarks::add);
+          twins(mains.get(i), mains.get(k), portion, worth, sides).ifPresent(remarks::add);
         }
       }
     }
@@ -160,8 +160,8 @@ public final class SecondOpinion {
   }
 
   private static Optional<Remark> twins(
-      Seen one, Seen two, Mass portion, Optional<UnitPrice> worth) {
-    double spread = Math.hypot(grams(one.spread()), grams(two.spread())) * Math.sqrt(1 - ALIKE);
+      Seen one, Seen two, Mass portion, Optional<UnitPrice> worth, Likeness sides) {
+    double spread = Math.hypot(grams(one.spread()), grams(two.spread())) * sides.own();
     Mass gap = one.mass().minus(two.mass());
     double z = Math.abs(grams(gap)) / spread;
     if (z <= BAND) {

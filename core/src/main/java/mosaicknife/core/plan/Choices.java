@@ -1,46 +1,96 @@
 package mosaicknife.core.plan;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.plan.CuttingOption.Trait;
 
 /**
- * Which answer was given to which school; a school without one takes its usual answer.
+ * Which answer was given to which option; a option without one takes its usual answer.
  *
- * @param bySchool the code of the choice, by the code of the school
+ * @param byOption the code of the choice, by the code of the option
  */
-public record Choices(Map<String, String> bySchool) {
+public record Choices(Map<String, String> byOption) {
 
-  /** Every school its usual answer. */
+  /** Every option its usual answer. */
   public static final Choices USUAL = new Choices(Map.of());
 
   /** Copies the map. */
   public Choices {
-    bySchool = Map.copyOf(bySchool);
+    byOption = Map.copyOf(byOption);
   }
 
   /**
-   * Returns the answer to a school.
+   * Returns the answer to a option.
    *
-   * @param school the school, with the choices that apply
+   * @param option the option, with the choices that apply
    * @return the choice; the usual one if none was made or the one made does not apply
    */
-  public School.Choice in(School school) {
-    return Optional.ofNullable(bySchool.get(school.code()))
-        .flatMap(school::find)
-        .orElse(school.usual());
+  public CuttingOption.Choice in(CuttingOption option) {
+    return Optional.ofNullable(byOption.get(option.code()))
+        .flatMap(option::find)
+        .orElse(option.usual());
+  }
+
+  /**
+   * Returns the answers that meet what a dish asks of its cuts: the house's answers where they do,
+   * else the answer that does. Where a fish does not ask the question, it has no answer, and its
+   * cuts are as its norms count them.
+   *
+   * @param specification how far the cuts are worked
+   * @param whole whether the fish is served whole
+   * @param options the options the fish asks about
+   * @return the answers
+   */
+  public Choices meeting(Specification specification, boolean whole, List<CuttingOption> options) {
+    boolean boneless = !whole && specification.isBoneless();
+    Choices met = with(Trait.SERVED_WHOLE, whole, options);
+    met = met.with(Trait.SKIN_OFF, !whole && specification.isSkinned(), options);
+    met = met.with(Trait.SQUARED, !whole && specification.isSquared(), options);
+    if (boneless && !met.are(Trait.PIN_BONES_PULLED, options)) {
+      return met.with(Trait.PIN_BONES_CUT, true, options);
+    }
+    return met.with(Trait.PIN_BONES_IN, !boneless, options);
+  }
+
+  /** Takes the answer that has a trait, or leaves it for the first one that has not. */
+  private Choices with(Trait trait, boolean wanted, List<CuttingOption> options) {
+    for (CuttingOption option : options) {
+      boolean asked = option.choices().stream().anyMatch(c -> c.traits().contains(trait));
+      if (asked && in(option).traits().contains(trait) != wanted) {
+        return option.choices().stream()
+            .filter(choice -> choice.traits().contains(trait) == wanted)
+            .findFirst()
+            .map(choice -> with(option.code(), choice.code()))
+            .orElse(this);
+      }
+    }
+    return this;
+  }
+
+  /**
+   * Returns whether a fish is cut so that a trait holds.
+   *
+   * @param trait the trait
+   * @param options the options the fish asks about
+   * @return true if the answer to one of them has it
+   */
+  public boolean are(CuttingOption.Trait trait, List<CuttingOption> options) {
+    return options.stream().anyMatch(option -> in(option).traits().contains(trait));
   }
 
   /**
    * Returns the same answers with one changed.
    *
-   * @param school the code of the school
+   * @param option the code of the option
    * @param choice the code of the choice
    * @return the answers
    */
-  public Choices with(String school, String choice) {
-    Map<String, String> changed = new LinkedHashMap<>(bySchool);
-    changed.put(school, choice);
+  public Choices with(String option, String choice) {
+    Map<String, String> changed = new LinkedHashMap<>(byOption);
+    changed.put(option, choice);
     return new Choices(changed);
   }
 
@@ -51,8 +101,8 @@ public record Choices(Map<String, String> bySchool) {
    * @return the answers
    */
   public Choices over(Choices base) {
-    Map<String, String> all = new LinkedHashMap<>(base.bySchool);
-    all.putAll(bySchool);
+    Map<String, String> all = new LinkedHashMap<>(base.byOption);
+    all.putAll(byOption);
     return new Choices(all);
   }
 }

@@ -10,20 +10,19 @@ import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.Side;
 import mosaicknife.core.anatomy.Species;
-import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Expectation;
-import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.check.Check;
-import mosaicknife.core.plan.School.Choice;
-import mosaicknife.core.plan.School.Portion;
-import mosaicknife.core.plan.School.Shift;
+import mosaicknife.core.plan.CuttingOption.Choice;
+import mosaicknife.core.plan.CuttingOption.Portion;
+import mosaicknife.core.plan.CuttingOption.Shift;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
- * What a lot will become when it is cut by the chosen schools: the parts with their expected
+ * What a lot will become when it is cut by the chosen options: the parts with their expected
  * masses, the minutes, the portions and what a plate will cost. Every figure is an estimate.
  *
  * <p>It starts from the norms of the fish as the catalogue counts them, and each choice moves a
@@ -31,16 +30,13 @@ import mosaicknife.core.quantity.Mass;
  * fish.
  *
  * @param fish what is cut
- * @param choices the answers to the schools
+ * @param choices the answers to the options
  * @param parts the parts in cutting order; what a choice adds stands last
  * @param minutes minutes for the whole lot
  */
 public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double minutes) {
 
   private static final double SPREAD_OF_ADDED = 0.35;
-  private static final double SIZES = 0.2;
-  private static final String WHOLE = "whole";
-  private static final int MICRO = 1_000_000;
 
   /** Copies the parts. */
   public CutPlan {
@@ -56,9 +52,9 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
    * @param state the state it was bought in
    * @param count how many fish, from 1
    * @param purchased the mass of all of them, positive
-   * @param loss the loss norm
+   * @param norms what the house believes
    */
-  public record Fish(Species species, State state, int count, Mass purchased, LossNorm loss) {
+  public record Fish(Species species, State state, int count, Mass purchased, HouseNorms norms) {
 
     /** Refuses a lot without fish or mass. */
     public Fish {
@@ -66,7 +62,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
       Check.notNull(state, "state");
       Check.inRange(count, 1, 10_000, "number of fish");
       Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found " + purchased);
-      Check.notNull(loss, "loss");
+      Check.notNull(norms, "norms");
     }
 
     /**
@@ -75,7 +71,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
      * @return the mass of all divided by their number
      */
     public Mass mean() {
-      return purchased.multipliedBy(Fraction.of(1, count), RoundingMode.HALF_EVEN);
+      return meanOf(purchased, count);
     }
   }
 
@@ -85,7 +81,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
    * @param slot the part
    * @param mass its expected mass over all fish
    * @param spread the standard deviation of that
-   * @param purpose what it is usually for under the chosen schools
+   * @param purpose what it is usually for under the chosen options
    * @param edible how much of it is eaten as the main dish: all of a fillet, part of a whole fish
    */
   public record Planned(PartSlot slot, Mass mass, Mass spread, Purpose purpose, Mass edible) {}
@@ -113,19 +109,19 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
    * Plans a lot.
    *
    * @param fish the fish
-   * @param choices the answers to the schools
+   * @param choices the answers to the options
    * @param kinds where the kinds of parts that choices add are looked up
    * @return the plan
    */
   public static CutPlan of(Fish fish, Choices choices, Catalogue kinds) {
     List<Draft> drafts = new ArrayList<>();
-    Expectation.of(fish.species(), fish.state(), fish.purchased(), fish.loss())
+    Expectation.of(fish.species(), fish.state(), fish.purchased(), fish.norms().loss())
         .parts()
         .forEach(expected -> drafts.add(new Draft(expected)));
     Mass one = fish.mean();
     double minutes = fish.species().plan().work().minutes(one);
-    for (School school : Schools.of(fish.species(), fish.state())) {
-      Choice choice = choices.in(school);
+    for (CuttingOption option : CuttingOptions.of(fish.species(), fish.state())) {
+      Choice choice = choices.in(option);
       minutes += choice.minutes() + choice.minutesPerKilogram() * kilograms(one);
       choice.shifts().forEach(shift -> move(drafts, shift, fish.species(), kinds));
       choice
@@ -165,11 +161,11 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
     }
 
     boolean isMain() {
-      return Schools.isMain(slot);
+      return slot.isMain();
     }
 
     boolean is(String kind) {
-      return kind.equals(Schools.MAIN) ? isMain() : slot.kind().code().equals(kind);
+      return kind.equals(CuttingOptions.MAIN) ? isMain() : slot.kind().code().equals(kind);
     }
 
     Planned planned() {
@@ -225,7 +221,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
     if (!target.isMain()) {
       return 0;
     }
-    boolean bones = !source.isMain() && target.is(WHOLE);
+    boolean bones = !source.isMain() && target.slot.kind().is(PartKind.Trait.WHOLE_FISH);
     return source.isMain() ? eaten : bones ? 0 : moved;
   }
 
@@ -233,7 +229,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
     return switch (portion.of()) {
       case FIXED -> portion.fixed();
       case SKIN -> species.eating().skinShare();
-      case PIN_BONES -> Specification.SKIN_ON_BONELESS.pinBoneStrip(species.eating());
+      case PIN_BONES -> species.eating().pinBoneStrip();
     };
   }
 
@@ -243,18 +239,71 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
 
   /**
    * Returns how much a part of one fish differs where only the lot was weighed: by the norm, and
-   * because fish of one lot differ in size, by a fifth (a starting estimate).
+   * because fish of one lot differ in size.
    *
    * @param expected what the part is expected to weigh over all fish
    * @param spread the standard deviation of that by the norm
    * @param fish how many fish, from 1
+   * @param sizes how much fish of one lot differ, as a fraction of the mean fish
    * @return the standard deviation for one fish
    */
-  public static Mass spreadOfOne(Mass expected, Mass spread, int fish) {
+  public static Mass spreadOfOne(Mass expected, Mass spread, int fish, double sizes) {
     Check.inRange(fish, 1, 10_000, "number of fish");
     double mean = expected.milligrams() / (double) fish;
     double own = spread.milligrams() / (double) fish;
-    return Mass.ofMilligrams(Math.round(Math.hypot(own, SIZES * mean)));
+    return Mass.ofMilligrams(Math.round(Math.hypot(own, sizes * mean)));
+  }
+
+  /**
+   * Returns the mean mass of one of several fish: the one definition of the mean fish.
+   *
+   * @param together the mass of all
+   * @param count how many, from 1
+   * @return their mass divided by their number
+   */
+  public static Mass meanOf(Mass together, int count) {
+    return together.multipliedBy(Fraction.of(1, count), RoundingMode.HALF_EVEN);
+  }
+
+  /**
+   * A main cut as fractions of the purchased mass.
+   *
+   * @param mean how much of it is eaten as the main dish, from 0 to 1
+   * @param spread the standard deviation of that between fish
+   */
+  public record MainCut(double mean, double spread) {}
+
+  /**
+   * Returns the main cuts as fractions of the purchased mass.
+   *
+   * @return one for each part of which something is eaten as the main dish
+   */
+  public List<MainCut> mainCuts() {
+    double whole = fish.purchased().milligrams();
+    return parts.stream()
+        .filter(part -> part.edible().isPositive())
+        .map(
+            part ->
+                new MainCut(
+                    part.edible().milligrams() / whole,
+                    part.spread().milligrams()
+                        / whole
+                        * (part.edible().milligrams() / (double) part.mass().milligrams())))
+        .toList();
+  }
+
+  /**
+   * Returns what parts of some kinds will weigh together, main cuts left out.
+   *
+   * @param trait the trait of their kinds
+   * @return the mass
+   */
+  public Mass massOf(PartKind.Trait trait) {
+    return Mass.total(
+        parts.stream()
+            .filter(part -> !part.edible().isPositive() && part.slot().kind().is(trait))
+            .map(Planned::mass)
+            .toList());
   }
 
   /**
@@ -299,7 +348,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
     if (portions == 0) {
       return new Plate(0, Optional.empty(), Optional.empty());
     }
-    Fraction hours = Fraction.of(Math.round(minutes * MICRO), 60L * MICRO);
+    Fraction hours = Fraction.ofEstimate(minutes / 60);
     return new Plate(
         portions,
         Optional.of(lot.dividedBy(portions)),

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
@@ -68,7 +69,7 @@ public final class PreWork {
    * @param state the state it came in
    * @param fish how many fish
    * @param heaviest the mass of one fish
-   * @param choices the answers to the schools
+   * @param choices the answers to the options
    * @param fates what its parts will be
    */
   public record Question(
@@ -79,6 +80,10 @@ public final class PreWork {
       Check.notNull(species, "species");
       Check.inRange(fish, 1, 10_000, "number of fish");
       fates = List.copyOf(fates);
+    }
+
+    private boolean chose(CuttingOption.Trait trait) {
+      return choices.are(trait, CuttingOptions.of(species, state));
     }
   }
 
@@ -118,8 +123,8 @@ public final class PreWork {
   }
 
   private void inside() {
-    boolean later = chosen("gut").filter("later"::equals).isPresent();
-    if (question.state().stillHas(Stage.GUTTING) && isThere("guts")) {
+    boolean later = question.chose(CuttingOption.Trait.GUTTED_LATER);
+    if (question.state().stillHas(Stage.GUTTING) && isThere(PartKind.Trait.GUTS)) {
       if (later) {
         care(
             "Guts",
@@ -132,8 +137,9 @@ public final class PreWork {
             "Guts spoil the taste overnight; wet flesh spoils sooner.");
       }
     }
-    if (question.state().stillHas(Stage.GILLING) && isThere("gills")) {
-      boolean pot = goesTo("head", Purpose.POT) || goesTo("body", Purpose.POT);
+    if (question.state().stillHas(Stage.GILLING) && isThere(PartKind.Trait.GILLS)) {
+      boolean pot =
+          goesTo(PartKind.Trait.HEAD, Purpose.POT) || goesTo(PartKind.Trait.BODY, Purpose.POT);
       act(
           "Gills",
           "Gills out before the night.",
@@ -141,7 +147,8 @@ public final class PreWork {
               ? "The head goes to the pot, and gills never do: bitter and cloudy."
               : "They spoil the taste, and come out in one pull with the guts.");
     }
-    if (goesTo("frame", Purpose.POT) || goesTo("frame", Purpose.SECOND_PLATE)) {
+    if (goesTo(PartKind.Trait.FRAME, Purpose.POT)
+        || goesTo(PartKind.Trait.FRAME, Purpose.SECOND_PLATE)) {
       act("Frame", "Wash the spine blood off.", "Blood clouds the stock and turns it bitter.");
     }
   }
@@ -151,11 +158,13 @@ public final class PreWork {
     if (eating.scales() == Eating.Scales.NONE) {
       return;
     }
-    boolean skinOff = chosen("skin").filter("off"::equals).isPresent();
-    boolean skinEaten = goesTo("skin", Purpose.SECOND_PLATE) || goesTo("skin", Purpose.PLATE);
-    boolean scraped = question.species().plan().code().equals("soft-boned");
+    boolean skinOff = question.chose(CuttingOption.Trait.SKIN_OFF);
+    boolean skinEaten =
+        goesTo(PartKind.Trait.SKIN, Purpose.SECOND_PLATE)
+            || goesTo(PartKind.Trait.SKIN, Purpose.PLATE);
+    boolean scraped = question.species().plan().traits().contains(BodyPlan.Trait.SCRAPED);
     boolean skinServed = eating.skin() != Eating.Skin.NO;
-    boolean skinOn = skinServed && !skinOff && !isThere("skin") && hasMains();
+    boolean skinOn = skinServed && !skinOff && !isThere(PartKind.Trait.SKIN) && hasMains();
     String how = eating.scales() == Eating.Scales.MANY ? " In a bag or under water." : "";
     if (skinOn) {
       act(
@@ -172,7 +181,7 @@ public final class PreWork {
     } else {
       leave("Fish", "No need to scale the sides.", "They are skinned and the skin is not eaten.");
     }
-    if (isThere("collar") && isEaten("collar")) {
+    if (isThere(PartKind.Trait.COLLAR) && isEaten(PartKind.Trait.COLLAR)) {
       act(
           "Collars",
           "Scale them, and keep the fin as a handle.",
@@ -181,12 +190,12 @@ public final class PreWork {
   }
 
   private void head() {
-    if (!question.state().stillHas(Stage.HEADING) || !isThere("head")) {
+    if (!question.state().stillHas(Stage.HEADING) || !isThere(PartKind.Trait.HEAD)) {
       return;
     }
     boolean scales = question.species().eating().scales() != Eating.Scales.NONE;
     boolean white = question.species().eating().flesh() == Eating.Flesh.WHITE;
-    if (isEaten("head")) {
+    if (isEaten(PartKind.Trait.HEAD)) {
       boolean meat = question.heaviest().compareTo(question.species().eating().headFrom()) >= 0;
       if (scales) {
         act("Head", "Scale it.", "The head is eaten.");
@@ -197,7 +206,7 @@ public final class PreWork {
             "Small for a plate: think of the pot.",
             "A fish of this size has little meat to pick.");
       }
-    } else if (goesTo("head", Purpose.POT)) {
+    } else if (goesTo(PartKind.Trait.HEAD, Purpose.POT)) {
       if (scales) {
         leave("Head", "No need to scale it.", "It goes to the pot.");
       }
@@ -213,7 +222,7 @@ public final class PreWork {
   }
 
   private void fins() {
-    if (goesTo("whole", Purpose.PLATE)) {
+    if (goesTo(PartKind.Trait.WHOLE_FISH, Purpose.PLATE)) {
       act(
           "Fins",
           "Trim all but the first spine of back and anal fin.",
@@ -227,22 +236,18 @@ public final class PreWork {
   }
 
   private void belly() {
-    if (isThere("belly") && isEaten("belly")) {
+    if (isThere(PartKind.Trait.BELLY) && isEaten(PartKind.Trait.BELLY)) {
       act("Belly", "Wipe or trim the dark lining.", "It is bitter, and the belly is eaten.");
     }
   }
 
   private void flesh() {
-    String bones = chosen("pin-bones").orElse("left");
-    boolean asked =
-        Schools.of(question.species(), question.state()).stream()
-            .anyMatch(s -> s.code().equals("pin-bones"));
-    if (asked && bones.equals("pulled")) {
+    if (question.chose(CuttingOption.Trait.PIN_BONES_PULLED)) {
       act(
           "Fillets",
           "Lay out tweezers and a bowl of water.",
           "Pin bones are pulled with the grain, gently.");
-    } else if (asked && bones.equals("left")) {
+    } else if (question.chose(CuttingOption.Trait.PIN_BONES_IN)) {
       care("Fillets", "Tell the pass: bones inside.", "The pin bones stay in.");
     }
     if (has(Trait.PARASITES) && hasMains()) {
@@ -254,7 +259,9 @@ public final class PreWork {
   }
 
   private void knife() {
-    boolean thin = has(Trait.THIN_SKIN) || question.species().plan().code().equals("thin-skinned");
+    boolean thin =
+        has(Trait.THIN_SKIN)
+            || question.species().plan().traits().contains(BodyPlan.Trait.THIN_SKIN);
     if (thin && question.fish() > 1) {
       act("Knife", "Sharpen between fish.", "Thin skin tears under a dull edge.");
     } else if (question.fish() > 3) {
@@ -271,19 +278,15 @@ public final class PreWork {
 
   // ---- what the parts become ------------------------------------------------------------------
 
-  private Optional<String> chosen(String school) {
-    return Optional.ofNullable(question.choices().bySchool().get(school));
+  private boolean isThere(PartKind.Trait kind) {
+    return question.fates().stream().anyMatch(fate -> fate.kind().is(kind));
   }
 
-  private boolean isThere(String kind) {
-    return question.fates().stream().anyMatch(fate -> fate.kind().code().equals(kind));
-  }
-
-  private boolean goesTo(String kind, Purpose purpose) {
+  private boolean goesTo(PartKind.Trait kind, Purpose purpose) {
     return purposes(kind).contains(purpose);
   }
 
-  private boolean isEaten(String kind) {
+  private boolean isEaten(PartKind.Trait kind) {
     return purposes(kind).stream().anyMatch(Purpose::isServed);
   }
 
@@ -292,10 +295,10 @@ public final class PreWork {
         .anyMatch(f -> f.purpose().filter(Purpose.PLATE::equals).isPresent());
   }
 
-  private Set<Purpose> purposes(String kind) {
+  private Set<Purpose> purposes(PartKind.Trait kind) {
     Set<Purpose> purposes = EnumSet.noneOf(Purpose.class);
     question.fates().stream()
-        .filter(fate -> fate.kind().code().equals(kind))
+        .filter(fate -> fate.kind().is(kind))
         .forEach(fate -> fate.purpose().ifPresent(purposes::add));
     return purposes;
   }

@@ -1,6 +1,7 @@
 package mosaicknife.core.portion;
 
 import java.util.List;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
@@ -17,8 +18,6 @@ import mosaicknife.core.quantity.Mass;
  * @param fillets one entry per part, in cutting order
  */
 public record WholePortions(Mass target, List<Inside> fillets) {
-
-  private static final String PORTION = "portion";
 
   /** Refuses a target without mass. */
   public WholePortions {
@@ -59,7 +58,7 @@ public record WholePortions(Mass target, List<Inside> fillets) {
   }
 
   private static Inside inside(Node.Leaf part, Mass target) {
-    if (part.kind().code().equals(PORTION)) {
+    if (part.kind().is(PartKind.Trait.PORTION)) {
       // cut and weighed one by one: they are what they are, a little under the target or not
       return new Inside(part.id(), part.name(), part.mass(), 1, part.pieces());
     }

@@ -9,7 +9,7 @@ import java.util.random.RandomGenerator;
 import mosaicknife.core.anatomy.Share;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
 
@@ -24,11 +24,6 @@ public final class FishSimulator {
 
   private static final double LEAST_OF_MEAN = 0.2;
 
-  /** The two sides of one fish are alike: most of the deviation is common to a kind of part. */
-  private static final double COMMON = 0.95;
-
-  private static final double OWN = Math.sqrt(1 - COMMON * COMMON);
-
   private FishSimulator() {}
 
   /**
@@ -37,22 +32,23 @@ public final class FishSimulator {
    * @param species the species
    * @param state the state it was bought in
    * @param purchased the mass of the fish, positive
-   * @param loss the loss norm
+   * @param norms what the house believes of loss and sides
    * @param random where chance comes from
    * @return the true mass of every part by slot code, in cutting order; with the loss they are the
    *     mass of the fish
    */
   public static Map<String, Mass> draw(
-      Species species, State state, Mass purchased, LossNorm loss, RandomGenerator random) {
+      Species species, State state, Mass purchased, HouseNorms norms, RandomGenerator random) {
     Check.that(purchased.isPositive(), "Expected a fish above 0 g, found " + purchased);
-    double lossShare = atLeast(loss.mean(), loss.spread() * random.nextGaussian());
+    double lossShare = atLeast(norms.loss().mean(), norms.loss().spread() * random.nextGaussian());
     List<Share> shares = species.sharesIn(state);
     List<Double> drawn = new ArrayList<>();
     Map<String, Double> common = new HashMap<>();
     for (Share share : shares) {
       double ofKind =
           common.computeIfAbsent(share.slot().kind().code(), kind -> random.nextGaussian());
-      double deviation = COMMON * ofKind + OWN * random.nextGaussian();
+      double deviation =
+          norms.sides().shared() * ofKind + norms.sides().own() * random.nextGaussian();
       drawn.add(atLeast(share.mean(), share.spread() * deviation));
     }
     double sum = drawn.stream().mapToDouble(Double::doubleValue).sum();

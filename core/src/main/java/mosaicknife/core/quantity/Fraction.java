@@ -17,6 +17,8 @@ import mosaicknife.core.check.Check;
 public record Fraction(BigInteger numerator, BigInteger denominator)
     implements Comparable<Fraction> {
 
+  private static final long BILLION = 1_000_000_000;
+
   /** Nothing of the whole. */
   public static final Fraction ZERO = of(0, 1);
 
@@ -55,6 +57,18 @@ public record Fraction(BigInteger numerator, BigInteger denominator)
   public static Fraction of(BigDecimal decimal) {
     BigDecimal plain = decimal.scale() < 0 ? decimal.setScale(0) : decimal;
     return new Fraction(plain.unscaledValue(), BigInteger.TEN.pow(plain.scale()));
+  }
+
+  /**
+   * Returns an estimate as an exact fraction, of nine decimals: far finer than any norm is known,
+   * and coarse enough to stay quick. The one way from a {@code double} into exact figures.
+   *
+   * @param value the estimate, finite, below 10⁹ in size
+   * @return the nearest billionth
+   */
+  public static Fraction ofEstimate(double value) {
+    Check.inRange(value, -1e9, 1e9, "estimate");
+    return of(Math.round(value * BILLION), BILLION);
   }
 
   /**

@@ -2,6 +2,7 @@ package mosaicknife.core.safety;
 
 import java.util.Locale;
 import java.util.Optional;
+import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
@@ -35,7 +36,8 @@ public final class Plausible {
    */
   public static Optional<String> question(Species species, Length length, Optional<Mass> mass) {
     double centimetres = length.millimetres() / 10.0;
-    double slimmest = species.plan().code().equals("long-bodied") ? SLIMMEST_LONG : SLIMMEST;
+    double slimmest =
+        species.plan().traits().contains(BodyPlan.Trait.LONG) ? SLIMMEST_LONG : SLIMMEST;
     double heaviest = species.usualMass().highest().milligrams() / 1000.0 * RARE;
     double longest = Math.cbrt(100 * heaviest / slimmest);
     if (centimetres > longest) {

@@ -21,7 +21,8 @@ import org.testng.annotations.Test;
 public class AnatomyTest {
 
   private static final PartKind FILLET =
-      new PartKind("fillet", "Fillet", PartClass.FLESH, Stage.CUTTING, "", "The meat", List.of());
+      new PartKind(
+          "fillet", "Fillet", PartClass.FLESH, Stage.CUTTING, "", "The meat", List.of(), Set.of());
   private static final PartSlot LEFT =
       new PartSlot("fillet-left", 1, FILLET, Side.LEFT, Purpose.PLATE);
   private static final Shape LINE =
@@ -167,6 +168,7 @@ public class AnatomyTest {
         List.of(new Route("fillets", "Fillets", "Along the bone.")),
         new Thickness(List.of(0.1, 0.1)),
         new Work(3, 1.6),
+        Set.of(),
         drawing(drawn));
   }
 

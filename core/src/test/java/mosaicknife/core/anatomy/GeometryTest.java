@@ -8,6 +8,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import mosaicknife.core.anatomy.Drawing.Place;
 import mosaicknife.core.anatomy.Drawing.Region;
 import mosaicknife.core.anatomy.Drawing.View;
@@ -31,7 +32,7 @@ public class GeometryTest {
 
   private static PartSlot slot(String kind, int number) {
     PartKind part =
-        new PartKind(kind, kind, PartClass.FLESH, Stage.CUTTING, "whole", "x", List.of());
+        new PartKind(kind, kind, PartClass.FLESH, Stage.CUTTING, "whole", "x", List.of(), Set.of());
     return new PartSlot(kind, number, part, Side.NONE, Purpose.PLATE);
   }
 
@@ -45,6 +46,7 @@ public class GeometryTest {
         List.of(new Route("a", "A", "How.")),
         new Thickness(thickness),
         new Work(1, 1),
+        Set.of(),
         new Drawing(2, 2, List.of(view)));
   }
 
@@ -111,6 +113,7 @@ public class GeometryTest {
             List.of(new Route("a", "A", "How.")),
             new Thickness(List.of(0.2, 0.0)),
             new Work(1, 1),
+            Set.of(),
             new Drawing(2, 2, List.of(view)));
     assertEquals(MassProfile.of(moved, "fillet").orElseThrow().before(0.5), 0.75, 0.001);
     assertEquals(

@@ -95,11 +95,18 @@ public class BalanceTest {
   @Test
   public void everySimulatedFishClosesOnAScaleWithoutError() {
     Random random = new Random(7);
-    LossNorm loss = new LossNorm(0.015, 0.002);
+    HouseNorms usual = HouseNorms.STARTING;
+    HouseNorms steady =
+        new HouseNorms(
+            new LossNorm(0.015, 0.002),
+            usual.scale(),
+            usual.habits(),
+            usual.sides(),
+            usual.sizes());
     for (Species species : WorkedHake.CATALOGUE.species()) {
       for (State state : State.values()) {
         Mass purchased = species.usualMass().highest();
-        Map<String, Mass> parts = FishSimulator.draw(species, state, purchased, loss, random);
+        Map<String, Mass> parts = FishSimulator.draw(species, state, purchased, steady, random);
         List<Node> leaves = new ArrayList<>();
         parts.forEach(
             (slot, mass) ->

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.breakdown.GrossErrors.Finding;
-import mosaicknife.core.breakdown.GrossErrors.Habits;
 import mosaicknife.core.breakdown.GrossErrors.Question;
 import mosaicknife.core.breakdown.TallyLine.Input;
 import mosaicknife.core.breakdown.TallyLine.Standing;
@@ -62,8 +61,7 @@ public class GrossErrorsTest {
   }
 
   private static Finding search(List<TallyLine> lines) {
-    return GrossErrors.search(
-        new Question(HAKE, lines, LossNorm.STARTING, ScaleError.of(STEP), TRAYS, Habits.STARTING));
+    return GrossErrors.search(new Question(HAKE, lines, TRAYS, SimulatedTally.onScale(STEP)));
   }
 
   @Test
@@ -187,21 +185,13 @@ public class GrossErrorsTest {
             bare("loin", 2_000).typed(), bare("trim", 3_100).typed(), bare("skin", 200).typed());
     Finding finding =
         GrossErrors.search(
-            new Question(
-                Mass.ofGrams(2_530),
-                lines,
-                LossNorm.STARTING,
-                ScaleError.of(STEP),
-                List.of(),
-                Habits.STARTING));
+            new Question(Mass.ofGrams(2_530), lines, List.of(), SimulatedTally.onScale(STEP)));
     Explanation first = finding.best().orElseThrow();
     assertEquals(first.line(), "trim");
     assertEquals(first.corrected(), Mass.ofGrams(310));
     assertThrows(
         IllegalArgumentException.class,
-        () ->
-            new Question(
-                HAKE, List.of(), LossNorm.STARTING, ScaleError.BENCH, TRAYS, Habits.STARTING));
+        () -> new Question(HAKE, List.of(), TRAYS, HouseNorms.STARTING));
   }
 
   private static TallyLine bare(String id, int grams) {

@@ -10,7 +10,6 @@ import mosaicknife.core.anatomy.Share;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Explanation.Cause;
-import mosaicknife.core.breakdown.GrossErrors.Habits;
 import mosaicknife.core.breakdown.GrossErrors.Question;
 import mosaicknife.core.breakdown.TallyLine.Input;
 import mosaicknife.core.breakdown.TallyLine.Standing;
@@ -41,6 +40,13 @@ final class SimulatedTally {
     this.species = List.copyOf(Catalogue.shipped().species());
   }
 
+  /** The starting norms on a scale of a step. */
+  static HouseNorms onScale(Mass step) {
+    HouseNorms usual = HouseNorms.STARTING;
+    return new HouseNorms(
+        usual.loss(), ScaleError.of(step), usual.habits(), usual.sides(), usual.sizes());
+  }
+
   /** A tally and what is wrong with it. */
   record Case(Question question, String culprit, Optional<Cause> cause, double truth) {
 
@@ -49,10 +55,8 @@ final class SimulatedTally {
       return new Question(
           question.whole(),
           question.lines().stream().map(TallyLine::unknown).toList(),
-          question.loss(),
-          question.scale(),
           question.trays(),
-          question.habits());
+          question.norms());
     }
   }
 
@@ -107,7 +111,7 @@ final class SimulatedTally {
     }
     double step = List.of(1.0, 2.0, 5.0).get(random.nextInt(3));
     Mass whole = mass(onStep(grams, step));
-    Map<String, Mass> truth = FishSimulator.draw(fish, state, whole, LossNorm.STARTING, random);
+    Map<String, Mass> truth = FishSimulator.draw(fish, state, whole, HouseNorms.STARTING, random);
     List<Line> drawn = new ArrayList<>();
     for (Share share : shares) {
       double true_ = truth.get(share.slot().code()).inGrams().doubleValue();
@@ -139,9 +143,7 @@ final class SimulatedTally {
     for (int i = 0; i < drawn.size(); i++) {
       lines.add(line(drawn.get(i), norm, mass(step), never && i == at));
     }
-    Question question =
-        new Question(
-            whole, lines, LossNorm.STARTING, ScaleError.of(mass(step)), TRAYS, Habits.STARTING);
+    Question question = new Question(whole, lines, TRAYS, onScale(mass(step)));
     return Optional.of(new Case(question, culprit.share().slot().code(), cause, culprit.read()));
   }
 

@@ -47,7 +47,7 @@ public class CountsTest {
     Profile weekend = new Profile(2, 3);
     assertEquals(dinner.over(Per.DAY, weekend), new Demand(48, 4 * Math.sqrt(2), Per.DAY));
     assertEquals(dinner.over(Per.WEEK, weekend).portions(), 144);
-    assertEquals(dinner.over(Per.WEEK, weekend).give(), 4 * Math.sqrt(6), 1e-9);
+    assertEquals(dinner.over(Per.WEEK, weekend).forecastError(), 4 * Math.sqrt(6), 1e-9);
     assertEquals(new Demand(100, 0, Per.WEEK).over(Per.SERVICE, weekend).portions(), 17);
     assertEquals(dinner.over(Per.SERVICE, weekend), dinner);
     assertThrows(IllegalArgumentException.class, () -> new Demand(1_000_000, 0, Per.DAY));

@@ -3,11 +3,15 @@ package mosaicknife.core.buying;
 import java.util.List;
 import java.util.Random;
 import mosaicknife.core.anatomy.SizeGrade;
-import mosaicknife.core.breakdown.StartingNorms;
-import mosaicknife.core.breakdown.StartingNorms.PartNorm;
+import mosaicknife.core.plan.CutPlan.MainCut;
 
 /** Draws fish one by one: slow, plain, and the measure of the exact way. */
 final class PlainSimulation {
+
+  // two sides correlate with 0.9: written out here, so that the simulation leans on nothing
+  private static final double SHARED = Math.sqrt(0.9);
+  private static final double OWN = Math.sqrt(0.1);
+  private static final double LEAST_OF_MEAN = 0.2;
 
   private final Random random;
 
@@ -16,19 +20,43 @@ final class PlainSimulation {
   }
 
   /** The portions of one drawn fish. */
-  int portions(StartingNorms norms, SizeGrade grade, PortionRule rule) {
+  int portions(List<MainCut> mains, SizeGrade grade, PortionRule rule) {
     double mass = mass(grade);
     double common = random.nextGaussian();
-    List<PartNorm> mains = norms.parts().stream().filter(PartNorm::main).toList();
     int portions = 0;
-    for (PartNorm main : mains) {
-      double deviation = FishPortions.COMMON * common + FishPortions.OWN * random.nextGaussian();
-      double share =
-          Math.max(
-              FishPortions.LEAST_OF_MEAN * main.mean(), main.mean() + main.spread() * deviation);
+    for (MainCut main : mains) {
+      double deviation = SHARED * common + OWN * random.nextGaussian();
+      double share = Math.max(LEAST_OF_MEAN * main.mean(), main.mean() + main.spread() * deviation);
       portions += (int) (mass * share / rule.lightest().milligrams());
     }
     return portions;
+  }
+
+  /**
+   * How often so many fish give too few plates where light fillets are put together, k to a plate.
+   */
+  double riskTogether(
+      List<MainCut> mains, SizeGrade grade, PortionRule rule, int fish, int plates, int draws) {
+    int shortOf = 0;
+    for (int draw = 0; draw < draws; draw++) {
+      double worth = 0;
+      for (int i = 0; i < fish; i++) {
+        double mass = mass(grade);
+        double common = random.nextGaussian();
+        for (MainCut main : mains) {
+          double off = SHARED * common + OWN * random.nextGaussian();
+          double portions =
+              mass
+                  * Math.max(LEAST_OF_MEAN * main.mean(), main.mean() + main.spread() * off)
+                  / rule.lightest().milligrams();
+          worth += portions >= 1 ? Math.floor(portions) : 1 / Math.ceil(1 / portions);
+        }
+      }
+      if (worth < plates) {
+        shortOf++;
+      }
+    }
+    return shortOf / (double) draws;
   }
 
   private double mass(SizeGrade grade) {
@@ -44,15 +72,16 @@ final class PlainSimulation {
 
   /** How often so many fish give fewer portions than wanted. */
   double risk(
-      StartingNorms norms, SizeGrade grade, PortionRule rule, int fish, Demand demand, int draws) {
+      List<MainCut> mains, SizeGrade grade, PortionRule rule, int fish, Demand demand, int draws) {
     int shortOf = 0;
     for (int draw = 0; draw < draws; draw++) {
       int portions = 0;
       for (int i = 0; i < fish; i++) {
-        portions += portions(norms, grade, rule);
+        portions += portions(mains, grade, rule);
       }
       long wanted =
-          Math.max(0, Math.round(demand.portions() + demand.give() * random.nextGaussian()));
+          Math.max(
+              0, Math.round(demand.portions() + demand.forecastError() * random.nextGaussian()));
       if (portions < wanted) {
         shortOf++;
       }

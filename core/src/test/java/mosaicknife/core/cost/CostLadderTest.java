@@ -63,7 +63,7 @@ public class CostLadderTest {
 
   private static CostLadder ladder(Breakdown breakdown, LotCost cost) {
     Optional<CostSheet> sheet =
-        CostSheet.of(CostingSchool.ALL_ON_THE_MAINS, breakdown, cost, Map.of(), Mass.ofGrams(180));
+        CostSheet.of(CostingMethod.ALL_ON_THE_MAINS, breakdown, cost, Map.of(), Mass.ofGrams(180));
     return CostLadder.of(breakdown, cost, sheet);
   }
 

@@ -29,7 +29,7 @@ public class CostSheetTest {
 
   @Test
   public void allOnTheMains() {
-    CostSheet sheet = sheet(CostingSchool.ALL_ON_THE_MAINS, Map.of());
+    CostSheet sheet = sheet(CostingMethod.ALL_ON_THE_MAINS, Map.of());
     assertEquals(sheet.costing().lotCost(), ExactMoney.of("55.404", EUR));
     assertEquals(sheet.cost().total().rounded(RoundingMode.HALF_UP).minorUnits(), 5540);
     assertEquals(four(sheet.ediblePrice().perKilogram()), "21.2276");
@@ -44,7 +44,7 @@ public class CostSheetTest {
 
   @Test
   public void byProductCredit() {
-    CostSheet sheet = sheet(CostingSchool.BY_PRODUCT_CREDIT, values("1.80", "9.00", "8.00"));
+    CostSheet sheet = sheet(CostingMethod.BY_PRODUCT_CREDIT, values("1.80", "9.00", "8.00"));
     assertEquals(sheet.costing().credit(), ExactMoney.of("6.1346", EUR));
     assertEquals(sheet.costing().onMains(), ExactMoney.of("49.2694", EUR));
     assertEquals(four(sheet.portionByCount().orElseThrow()), "3.5192");
@@ -55,7 +55,7 @@ public class CostSheetTest {
     Map<String, UnitPrice> sold = new HashMap<>(values("1.80", "12", "14"));
     sold.put("fillet-left", price("30"));
     sold.put("fillet-right", price("30"));
-    Costing costing = sheet(CostingSchool.RELATIVE_VALUE, sold).costing();
+    Costing costing = sheet(CostingMethod.RELATIVE_VALUE, sold).costing();
     assertEquals(
         costing.onMains().dividedBy(costing.lotCost()).toPercent(4, RoundingMode.HALF_UP),
         new BigDecimal("90.7988"));
@@ -64,32 +64,32 @@ public class CostSheetTest {
 
   @Test
   public void byWeightEveryUsableKilogramCostsTheSame() {
-    Costing costing = sheet(CostingSchool.BY_WEIGHT, Map.of()).costing();
+    Costing costing = sheet(CostingMethod.BY_WEIGHT, Map.of()).costing();
     // usable: all but gills and fins = 4.593 kg; mains 2.610/4.593 × 55.404 = 31.4837
     assertEquals(four(costing.onMains()), "31.4837");
     assertEquals(costing.parts().size(), 6);
   }
 
   @DataProvider
-  Object[][] schools() {
+  Object[][] methods() {
     return new Object[][] {
-      {CostingSchool.ALL_ON_THE_MAINS},
-      {CostingSchool.BY_PRODUCT_CREDIT},
-      {CostingSchool.RELATIVE_VALUE},
-      {CostingSchool.BY_WEIGHT}
+      {CostingMethod.ALL_ON_THE_MAINS},
+      {CostingMethod.BY_PRODUCT_CREDIT},
+      {CostingMethod.RELATIVE_VALUE},
+      {CostingMethod.BY_WEIGHT}
     };
   }
 
-  @Test(dataProvider = "schools")
-  public void theRoundedPartsAddUpToTheLotToTheCent(CostingSchool school) {
-    Costing costing = sheet(school, values("1.80", "9.00", "8.00")).costing();
+  @Test(dataProvider = "methods")
+  public void theRoundedPartsAddUpToTheLotToTheCent(CostingMethod method) {
+    Costing costing = sheet(method, values("1.80", "9.00", "8.00")).costing();
     long sum = costing.parts().stream().mapToLong(part -> part.rounded().minorUnits()).sum();
     assertEquals(sum, 5540);
   }
 
   @Test
   public void creditBeyondTheLotIsReportedAndTheMainsNeverCostLessThanNothing() {
-    Costing costing = sheet(CostingSchool.BY_PRODUCT_CREDIT, values("30", "90", "80")).costing();
+    Costing costing = sheet(CostingMethod.BY_PRODUCT_CREDIT, values("30", "90", "80")).costing();
     // 1.597 × 30 + 0.172 × 90 + 0.214 × 80 = 80.51
     assertEquals(costing.credit(), ExactMoney.of("55.404", EUR));
     assertEquals(costing.excess(), ExactMoney.of("25.106", EUR));
@@ -105,7 +105,7 @@ public class CostSheetTest {
             leaf("head", "head", "0.985", Purpose.COMPOST),
             leaf("belly", "belly", "0.172", Purpose.HOLD));
     Costing costing =
-        Costing.by(CostingSchool.BY_PRODUCT_CREDIT, open, COST, values("1.80", "9", "8"))
+        Costing.by(CostingMethod.BY_PRODUCT_CREDIT, open, COST, values("1.80", "9", "8"))
             .orElseThrow();
     assertEquals(costing.credit(), ExactMoney.zero(EUR));
   }
@@ -114,11 +114,11 @@ public class CostSheetTest {
   public void withoutMainsThereIsNoSheetAndWithoutAWholePortionNoCostByCount() {
     var bones = WorkedHake.with(leaf("frame", "frame", "0.612", Purpose.POT));
     assertEquals(
-        CostSheet.of(CostingSchool.ALL_ON_THE_MAINS, bones, COST, Map.of(), PORTION),
+        CostSheet.of(CostingMethod.ALL_ON_THE_MAINS, bones, COST, Map.of(), PORTION),
         Optional.empty());
     CostSheet large =
         CostSheet.of(
-                CostingSchool.ALL_ON_THE_MAINS,
+                CostingMethod.ALL_ON_THE_MAINS,
                 WorkedHake.breakdown(),
                 COST,
                 Map.of(),
@@ -132,7 +132,7 @@ public class CostSheetTest {
     LotCost free = LotCost.of(price("0"), WorkedHake.PURCHASED);
     CostSheet sheet =
         CostSheet.of(
-                CostingSchool.ALL_ON_THE_MAINS, WorkedHake.breakdown(), free, Map.of(), PORTION)
+                CostingMethod.ALL_ON_THE_MAINS, WorkedHake.breakdown(), free, Map.of(), PORTION)
             .orElseThrow();
     assertEquals(sheet.costFactor(), Optional.empty());
     assertEquals(sheet.portionByWeight(), ExactMoney.zero(EUR));
@@ -155,8 +155,8 @@ public class CostSheetTest {
                 ExactMoney.of("51", EUR)));
   }
 
-  private static CostSheet sheet(CostingSchool school, Map<String, UnitPrice> values) {
-    return CostSheet.of(school, WorkedHake.breakdown(), COST, values, PORTION).orElseThrow();
+  private static CostSheet sheet(CostingMethod method, Map<String, UnitPrice> values) {
+    return CostSheet.of(method, WorkedHake.breakdown(), COST, values, PORTION).orElseThrow();
   }
 
   private static String four(ExactMoney money) {

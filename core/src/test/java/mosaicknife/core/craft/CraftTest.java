@@ -11,6 +11,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import mosaicknife.core.breakdown.Likeness;
 import mosaicknife.core.craft.Pace.Stroke;
 import mosaicknife.core.craft.SecondOpinion.About;
 import mosaicknife.core.craft.SecondOpinion.Remark;
@@ -36,7 +37,7 @@ public class CraftTest {
   }
 
   private static List<Remark> look(Seen... parts) {
-    return SecondOpinion.of(List.of(parts), PORTION, PRICE);
+    return SecondOpinion.of(List.of(parts), PORTION, PRICE, Likeness.STARTING);
   }
 
   @Test

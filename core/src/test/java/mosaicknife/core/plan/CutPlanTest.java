@@ -14,7 +14,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.plan.CutPlan.Fish;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.plan.CutPlan.Plate;
@@ -36,7 +36,7 @@ public class CutPlanTest {
         state,
         count,
         Mass.ofKilograms(kilograms),
-        LossNorm.STARTING);
+        HouseNorms.STARTING);
   }
 
   private static CutPlan plan(Fish fish, String... choices) {
@@ -56,13 +56,13 @@ public class CutPlanTest {
   }
 
   @Test
-  public void everyChoiceOfEverySchoolForEveryFishStillFillsTheFish() {
+  public void everyChoiceOfEveryOptionForEveryFishStillFillsTheFish() {
     for (Species species : CATALOGUE.species()) {
       for (State state : State.values()) {
-        Fish fish = new Fish(species, state, 3, Mass.ofKilograms("6"), LossNorm.STARTING);
-        for (School school : Schools.of(species, state)) {
-          for (School.Choice choice : school.choices()) {
-            CutPlan plan = plan(fish, school.code(), choice.code());
+        Fish fish = new Fish(species, state, 3, Mass.ofKilograms("6"), HouseNorms.STARTING);
+        for (CuttingOption option : CuttingOptions.of(species, state)) {
+          for (CuttingOption.Choice choice : option.choices()) {
+            CutPlan plan = plan(fish, option.code(), choice.code());
             Mass all = Mass.total(plan.parts().stream().map(Planned::mass).toList());
             // 1.5 % of 6 kg are lost; every part is rounded to the milligram
             double off = all.minus(Mass.ofGrams(5_910)).inGrams().doubleValue();
@@ -91,7 +91,8 @@ public class CutPlanTest {
   public void oneFishOfSeveralDiffersByTheNormAndByItsSize() {
     // 1 000 g over four fish: 250 g each; √(15² + (0.2 × 250)²) = 52.2015 g
     assertEquals(
-        CutPlan.spreadOfOne(Mass.ofGrams(1_000), Mass.ofGrams(60), 4), Mass.ofMilligrams(52_202));
+        CutPlan.spreadOfOne(Mass.ofGrams(1_000), Mass.ofGrams(60), 4, 0.2),
+        Mass.ofMilligrams(52_202));
     assertEquals(
         SizeGrade.around(Mass.ofGrams(900)), new SizeGrade(Mass.ofGrams(600), Mass.ofGrams(1_350)));
   }
@@ -183,7 +184,7 @@ public class CutPlanTest {
   }
 
   @Test
-  public void schoolsAreAskedOnlyWhereTheyMatter() {
+  public void optionsAreAskedOnlyWhereTheyMatter() {
     List<String> hake = codes("hake", State.GUTTED);
     assertTrue(
         hake.containsAll(List.of("service", "ribs", "pin-bones", "belly", "collar", "skin")));
@@ -196,19 +197,22 @@ public class CutPlanTest {
   }
 
   private static List<String> codes(String species, State state) {
-    return Schools.of(CATALOGUE.getSpecies(species), state).stream().map(School::code).toList();
+    return CuttingOptions.of(CATALOGUE.getSpecies(species), state).stream()
+        .map(CuttingOption::code)
+        .toList();
   }
 
   @Test
   public void anAnswerThatDoesNotApplyFallsBackToTheUsualOne() {
-    School ribs = Schools.shipped().stream().filter(s -> s.code().equals("ribs")).findFirst().get();
+    CuttingOption ribs =
+        CuttingOptions.shipped().stream().filter(s -> s.code().equals("ribs")).findFirst().get();
     assertEquals(new Choices(Map.of("ribs", "sideways")).in(ribs), ribs.usual());
     Choices mine = Choices.USUAL.with("ribs", "through");
     assertEquals(mine.in(ribs).code(), "through");
-    assertEquals(mine.over(Choices.USUAL.with("skin", "off")).bySchool().size(), 2);
+    assertEquals(mine.over(Choices.USUAL.with("skin", "off")).byOption().size(), 2);
     assertEquals(Choices.USUAL.with("ribs", "over").over(mine).in(ribs).code(), "over");
-    assertThrows(IllegalArgumentException.class, () -> School.Portion.parse("most"));
-    assertThrows(IllegalArgumentException.class, () -> School.Portion.parse("1.5"));
+    assertThrows(IllegalArgumentException.class, () -> CuttingOption.Portion.parse("most"));
+    assertThrows(IllegalArgumentException.class, () -> CuttingOption.Portion.parse("1.5"));
   }
 
   // ---- pre-work -------------------------------------------------------------------------------

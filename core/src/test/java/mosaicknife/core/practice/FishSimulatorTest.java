@@ -9,7 +9,7 @@ import java.util.Random;
 import mosaicknife.core.WorkedHake;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
 
@@ -53,7 +53,7 @@ public class FishSimulatorTest {
   }
 
   private static Map<String, Mass> fish(int seed) {
-    return FishSimulator.draw(HAKE, State.GUTTED, FISH, LossNorm.STARTING, new Random(seed));
+    return FishSimulator.draw(HAKE, State.GUTTED, FISH, HouseNorms.STARTING, new Random(seed));
   }
 
   private static double grams(Mass mass) {

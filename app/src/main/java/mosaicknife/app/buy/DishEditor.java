@@ -1,0 +1,122 @@
+package mosaicknife.app.buy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.buying.Demand;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the dishes and what is wanted of them. */
+@Service
+@Transactional
+public class DishEditor {
+
+  private final DishRepository dishes;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
+
+  DishEditor(DishRepository dishes, CatalogueEditor catalogue, HouseSettings houses) {
+    this.dishes = dishes;
+    this.catalogue = catalogue;
+    this.houses = houses;
+  }
+
+  /**
+   * Returns the dishes that are served, by name.
+   *
+   * @return the dishes
+   */
+  @Transactional(readOnly = true)
+  public List<Dish> all() {
+    Map<Long, Named> venues =
+        houses.venues().stream().collect(Collectors.toMap(Named::id, venue -> venue));
+    return dishes.findAllByActiveTrueOrderByName().stream()
+        .map(dish -> dish.toDish(venues.get(dish.venueId()), houses.house().formats().currency()))
+        .toList();
+  }
+
+  /**
+   * Returns a dish.
+   *
+   * @param id its number
+   * @return the dish
+   * @throws Refusal if there is none
+   */
+  @Transactional(readOnly = true)
+  public Dish get(long id) {
+    DishEntity dish = find(id);
+    return dish.toDish(houses.getVenue(dish.venueId()), houses.house().formats().currency());
+  }
+
+  private DishEntity find(long id) {
+    return dishes
+        .findById(id)
+        .orElseThrow(() -> Refusal.ofMissing("There is no such dish. Choose one on Buy."));
+  }
+
+  /**
+   * Stores a new dish.
+   *
+   * @param form the dish as typed
+   * @return the dish
+   * @throws Refusal if something is missing or not understood, or the venue has a dish of that name
+   */
+  @PreAuthorize("hasAuthority('BUY')")
+  public Dish add(DishForm form) {
+    DishForm.Understood dish = understood(form);
+    if (dishes.existsByNameIgnoreCaseAndVenueIdAndActiveTrue(dish.name(), dish.venue())) {
+      throw Refusal.ofField(
+          "name", "There is a dish of that name at this venue already. Change that one.");
+    }
+    DishEntity stored = dishes.saveAndFlush(DishEntity.of(dish));
+    return get(stored.id());
+  }
+
+  private DishForm.Understood understood(DishForm form) {
+    DishForm.Understood dish = form.understood(catalogue.now(), houses.house().formats());
+    houses.getVenue(dish.venue());
+    return dish;
+  }
+
+  /** Changes a dish. */
+  @PreAuthorize("hasAuthority('BUY')")
+  void change(long id, DishForm form) {
+    fresh(id, form.version()).change(understood(form));
+  }
+
+  /**
+   * Says how much is wanted of a dish in a profile.
+   *
+   * @param id the number of the dish
+   * @param profile when the guests come
+   * @param demand how much
+   * @throws Refusal if there is no such dish
+   */
+  @PreAuthorize("hasAuthority('BUY')")
+  public void want(long id, ProfileName profile, Demand demand) {
+    DishEntity dish = find(id);
+    dish.want(profile, demand);
+    dishes.saveAndFlush(dish);
+  }
+
+  /** Takes a dish off; orders that name it stay. */
+  @PreAuthorize("hasAuthority('BUY')")
+  void switchOff(long id, int version) {
+    fresh(id, version).switchOff();
+  }
+
+  private DishEntity fresh(long id, int version) {
+    DishEntity dish = find(id);
+    if (dish.version() != version || !dish.isActive()) {
+      throw Refusal.ofStale(
+          "Somebody else changed this dish since the page was opened. Nothing was stored. Load the page again and repeat it.");
+    }
+    return dish;
+  }
+}

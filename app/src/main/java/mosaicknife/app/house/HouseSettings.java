@@ -1,0 +1,236 @@
+package mosaicknife.app.house;
+
+import java.math.BigDecimal;
+import java.time.ZoneId;
+import java.util.Currency;
+import java.util.List;
+import java.util.Locale;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Season.Hemisphere;
+import mosaicknife.core.quantity.UnitSystem;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/** Keeps the house: its name and units, its venues and suppliers. */
+@Service
+@Transactional
+public class HouseSettings {
+
+  private static final int LONGEST_NAME = 80;
+  private static final long KEPT_NANOS = 500_000_000;
+  private static final BigDecimal MOST_LABOUR = new BigDecimal(1000);
+  private static final Currency EUR = Currency.getInstance("EUR");
+  private static final ZoneId UTC = ZoneId.of("UTC");
+
+  private final HouseRepository houses;
+  private final VenueRepository venues;
+  private final SupplierRepository suppliers;
+
+  private volatile Kept kept;
+
+  HouseSettings(HouseRepository houses, VenueRepository venues, SupplierRepository suppliers) {
+    this.houses = houses;
+    this.venues = venues;
+    this.suppliers = suppliers;
+  }
+
+  /**
+   * Returns the house; before it is founded, a nameless one in kilograms and euros.
+   *
+   * @return the house
+   */
+  @Transactional(readOnly = true)
+  public House house() {
+    Kept known = kept;
+    if (known != null && System.nanoTime() - known.readAt() < KEPT_NANOS) {
+      return known.house();
+    }
+    House house =
+        houses
+            .findById(HouseEntity.ONLY_ID)
+            .orElseGet(() -> new HouseEntity("Mosaic Knife", EUR, UnitSystem.METRIC, UTC))
+            .toHouse();
+    kept = new Kept(house, System.nanoTime());
+    return house;
+  }
+
+  /**
+   * Every request asks several times how the house writes; another instance's change comes late.
+   */
+  private record Kept(House house, long readAt) {}
+
+  private void forgetAfterCommit() {
+    kept = null;
+    if (TransactionSynchronizationManager.isSynchronizationActive()) {
+      TransactionSynchronizationManager.registerSynchronization(
+          new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+              kept = null;
+            }
+          });
+    }
+  }
+
+  /**
+   * Founds the house with its first venue.
+   *
+   * @param name the name of the house
+   * @param firstVenue the name of its first venue
+   * @param currency the code of the currency it pays in
+   * @throws Refusal if a name is missing or too long, there is no such currency, or the house is
+   *     founded already
+   */
+  public void found(String name, String firstVenue, String currency) {
+    if (houses.findById(HouseEntity.ONLY_ID).isPresent()) {
+      throw Refusal.ofStale("The house is founded already. Sign in.");
+    }
+    String houseName = PlainText.needed(name, LONGEST_NAME, "house", "name of the house");
+    houses.save(new HouseEntity(houseName, currency(currency), UnitSystem.METRIC, UTC));
+    forgetAfterCommit();
+    addVenue(firstVenue);
+  }
+
+  /**
+   * Changes how the house is called and how it writes numbers.
+   *
+   * @param name the name of the house
+   * @param system the units it weighs in
+   * @param zone its time zone, such as {@code Europe/Lisbon}
+   * @param labour what an hour of work costs, from 0 to 1000
+   * @param hemisphere where it is, for the seasons
+   * @throws Refusal if the name is missing or too long, there is no such time zone, or the labour
+   *     is no amount
+   */
+  @PreAuthorize("hasAuthority('MANAGE_HOUSE')")
+  public void change(
+      String name, UnitSystem system, String zone, String labour, Hemisphere hemisphere) {
+    HouseEntity house =
+        houses
+            .findById(HouseEntity.ONLY_ID)
+            .orElseThrow(() -> Refusal.ofMissing("The house is not founded yet."));
+    house.change(
+        PlainText.needed(name, LONGEST_NAME, "house", "name of the house"),
+        system,
+        zone(zone),
+        labour(labour),
+        hemisphere);
+    forgetAfterCommit();
+  }
+
+  private static BigDecimal labour(String typed) {
+    String plain = typed == null ? "" : typed.strip().replace(',', '.');
+    if (!plain.matches("[0-9]{1,4}(\\.[0-9]{1,2})?")
+        || new BigDecimal(plain).compareTo(MOST_LABOUR) > 0) {
+      throw Refusal.ofField(
+          "labour", "An hour of work costs 0 to 1000. Type figures, such as 18.50.");
+    }
+    return new BigDecimal(plain);
+  }
+
+  private static ZoneId zone(String typed) {
+    if (!ZoneId.getAvailableZoneIds().contains(typed)) {
+      throw Refusal.ofField(
+          "zone", "“%s” is not a time zone. Choose one of the list.".formatted(typed));
+    }
+    return ZoneId.of(typed);
+  }
+
+  private static Currency currency(String typed) {
+    String code = typed == null ? "" : typed.strip().toUpperCase(Locale.ROOT);
+    return Currency.getAvailableCurrencies().stream()
+        .filter(currency -> currency.getCurrencyCode().equals(code))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                Refusal.ofField(
+                    "currency",
+                    "“%s” is not a currency. Type its three letters, such as EUR."
+                        .formatted(typed)));
+  }
+
+  /**
+   * Returns all venues by name.
+   *
+   * @return the venues
+   */
+  @Transactional(readOnly = true)
+  public List<Named> venues() {
+    return venues.findAllByOrderByName().stream().map(NamedRow::toNamed).toList();
+  }
+
+  /**
+   * Returns all suppliers by name.
+   *
+   * @return the suppliers
+   */
+  @Transactional(readOnly = true)
+  public List<Named> suppliers() {
+    return suppliers.findAllByOrderByName().stream().map(NamedRow::toNamed).toList();
+  }
+
+  /**
+   * Returns the venue of a name, which it adds if it is new.
+   *
+   * @param typed the name
+   * @return the venue
+   * @throws Refusal if the name is missing or too long
+   */
+  public Named addVenue(String typed) {
+    String name = PlainText.needed(typed, LONGEST_NAME, "venue", "name of the venue");
+    return venues
+        .findByNameIgnoreCase(name)
+        .orElseGet(() -> venues.save(new VenueEntity(name)))
+        .toNamed();
+  }
+
+  /**
+   * Returns the supplier of a name, which it adds if it is new.
+   *
+   * @param typed the name
+   * @return the supplier
+   * @throws Refusal if the name is missing or too long
+   */
+  public Named addSupplier(String typed) {
+    String name = PlainText.needed(typed, LONGEST_NAME, "supplier", "name of the supplier");
+    return suppliers
+        .findByNameIgnoreCase(name)
+        .orElseGet(() -> suppliers.save(new SupplierEntity(name)))
+        .toNamed();
+  }
+
+  /**
+   * Returns a venue that must exist.
+   *
+   * @param id its number
+   * @return the venue
+   * @throws Refusal if there is none
+   */
+  @Transactional(readOnly = true)
+  public Named getVenue(long id) {
+    return venues
+        .findById(id)
+        .map(NamedRow::toNamed)
+        .orElseThrow(
+            () -> Refusal.ofField("venue", "There is no such venue. Choose one of the list."));
+  }
+
+  /**
+   * Returns a supplier that must exist.
+   *
+   * @param id its number
+   * @return the supplier
+   * @throws Refusal if there is none
+   */
+  @Transactional(readOnly = true)
+  public Named getSupplier(long id) {
+    return suppliers
+        .findById(id)
+        .map(NamedRow::toNamed)
+        .orElseThrow(() -> Refusal.ofMissing("There is no supplier " + id + "."));
+  }
+}

@@ -1,0 +1,146 @@
+package mosaicknife.core.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mosaicknife.core.anatomy.PartSlot;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.ReferenceFile;
+import mosaicknife.core.anatomy.ReferenceFile.Line;
+import mosaicknife.core.anatomy.Share;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.plan.CuttingOption.Aim;
+import mosaicknife.core.plan.CuttingOption.Choice;
+import mosaicknife.core.plan.CuttingOption.Portion;
+import mosaicknife.core.plan.CuttingOption.Shift;
+
+/** The options that ship with the product, and which of them a fish asks about. */
+public final class CuttingOptions {
+
+  /** Stands for every main cut in a shift. */
+  public static final String MAIN = "main";
+
+  private static final List<CuttingOption> SHIPPED = read();
+
+  private CuttingOptions() {}
+
+  /**
+   * Returns all options.
+   *
+   * @return the options in the order of the work
+   */
+  public static List<CuttingOption> shipped() {
+    return SHIPPED;
+  }
+
+  /**
+   * Returns the options a fish asks about: those with at least two choices that are for its body
+   * plan and have something to take from in the state it is in.
+   *
+   * @param species the species
+   * @param state the state it is bought in
+   * @return the options with the choices that apply
+   */
+  public static List<CuttingOption> of(Species species, State state) {
+    List<CuttingOption> asked = new ArrayList<>();
+    for (CuttingOption option : SHIPPED) {
+      List<Choice> choices =
+          option.choices().stream().filter(choice -> applies(choice, species, state)).toList();
+      if (choices.size() > 1 && option.asked().holds(species, state)) {
+        asked.add(option.withChoices(choices));
+      }
+    }
+    return List.copyOf(asked);
+  }
+
+  private static boolean applies(Choice choice, Species species, State state) {
+    boolean plan = choice.plans().isEmpty() || choice.plans().contains(species.plan().code());
+    List<PartSlot> slots = species.sharesIn(state).stream().map(Share::slot).toList();
+    return plan
+        && (choice.shifts().isEmpty()
+            || choice.shifts().stream().anyMatch(shift -> hasAny(slots, shift.from())))
+        && choice.shifts().stream()
+            .allMatch(
+                shift ->
+                    shift.purpose().isPresent()
+                        || shift.to().equals(MAIN)
+                        || hasAny(slots, shift.to()));
+  }
+
+  private static boolean hasAny(List<PartSlot> slots, String kind) {
+    return slots.stream()
+        .anyMatch(slot -> kind.equals(MAIN) ? slot.isMain() : slot.kind().code().equals(kind));
+  }
+
+  // ---- the file -------------------------------------------------------------------------------
+
+  private static List<CuttingOption> read() {
+    Map<Line, List<Choice>> byOption = new LinkedHashMap<>();
+    List<Choice> choices = List.of();
+    for (Line line : ReferenceFile.open(CuttingOptions.class, "options.csv").lines()) {
+      switch (line.field(0)) {
+        case "option" -> {
+          choices = new ArrayList<>();
+          byOption.put(line, choices);
+        }
+        case "choice" -> choices.add(choice(line));
+        case "shift", "aim" -> choices.add(extended(choices.remove(choices.size() - 1), line));
+        default -> throw line.problem("expected option, choice, shift or aim");
+      }
+    }
+    List<CuttingOption> options = new ArrayList<>();
+    byOption.forEach(
+        (line, all) ->
+            options.add(
+                new CuttingOption(
+                    line.field(1),
+                    line.field(2),
+                    line.field(3),
+                    line.read(4, CuttingOption.Condition::parse),
+                    all)));
+    return List.copyOf(options);
+  }
+
+  private static Choice choice(Line line) {
+    return new Choice(
+        line.field(1),
+        line.field(2),
+        line.field(3),
+        line.read(4, Double::parseDouble),
+        line.read(5, Double::parseDouble),
+        line.list(6),
+        line.list(7).stream().map(CuttingOption.Trait::valueOf).collect(Collectors.toSet()),
+        List.of(),
+        List.of());
+  }
+
+  private static Choice extended(Choice choice, Line line) {
+    List<Shift> shifts = new ArrayList<>(choice.shifts());
+    List<Aim> aims = new ArrayList<>(choice.aims());
+    if (line.field(0).equals("shift")) {
+      String purpose = line.field(4);
+      shifts.add(
+          new Shift(
+              line.field(1),
+              line.read(2, Portion::parse),
+              line.field(3),
+              purpose.isEmpty() ? Optional.empty() : Optional.of(line.read(4, Purpose::valueOf))));
+    } else {
+      aims.add(new Aim(line.field(1), line.read(2, Purpose::valueOf)));
+    }
+    return new Choice(
+        choice.code(),
+        choice.title(),
+        choice.how(),
+        choice.minutes(),
+        choice.minutesPerKilogram(),
+        choice.plans(),
+        choice.traits(),
+        shifts,
+        aims);
+  }
+}
