@@ -41,8 +41,8 @@ public class FieldsAndRolesTest extends WithPages {
       {"/bench/3"},
       {"/bench/4"},
       {"/bench/7"},
-      {"/use/1"},
-      {"/use/2"},
+      {"/uses/1"},
+      {"/uses/2"},
     };
   }
 
@@ -125,7 +125,7 @@ public class FieldsAndRolesTest extends WithPages {
       throws Exception {
     send(
         who,
-        "/use/" + lot + "/parts/frame",
+        "/uses/" + lot + "/parts/frame",
         "version",
         "" + version,
         "purpose",

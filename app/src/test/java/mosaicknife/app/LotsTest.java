@@ -16,27 +16,32 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.Entry;
-import mosaicknife.app.bench.PurposeAssigner;
-import mosaicknife.app.bench.Take;
-import mosaicknife.app.bench.Use;
-import mosaicknife.app.bench.WeighingFact;
-import mosaicknife.app.bench.WeighingRecorder;
 import mosaicknife.app.catalogue.CatalogueEditor;
-import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotRegister;
-import mosaicknife.app.dock.Origin;
-import mosaicknife.app.dock.Receipt;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.Delivery;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.LotParts;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Words;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.lot.Arrival;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotProblem;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Origin;
+import mosaicknife.core.lot.Receipt;
+import mosaicknife.core.lot.Weighing;
+import mosaicknife.core.lot.Weighing.Kind;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -54,10 +59,12 @@ public class LotsTest extends WithDatabase {
 
   @Autowired private LotRegister lots;
   @Autowired private WeighingRecorder bench;
-  @Autowired private BenchSheets sheets;
+  @Autowired private LotSheets sheets;
   @Autowired private PurposeAssigner purposes;
   @Autowired private HouseSettings houses;
   @Autowired private CatalogueEditor catalogue;
+  @Autowired private LotParts parts;
+  @Autowired private Words words;
   @Autowired private JdbcClient jdbc;
   @Autowired private Clock clock;
 
@@ -66,7 +73,7 @@ public class LotsTest extends WithDatabase {
     as(
         "tobiah",
         () -> {
-          Receipt receipt = receipt("hake", State.GUTTED_AND_GILLED, "4.860", 0);
+          Delivery receipt = receipt("hake", State.GUTTED_AND_GILLED, "4.860", 0);
           Lot lot = lots.receive(receipt);
           assertEquals(lots.receive(receipt).id(), lot.id());
           List<String> slots =
@@ -110,8 +117,8 @@ public class LotsTest extends WithDatabase {
               expectThrows(Refusal.class, () -> bench.take(take(lot, "head", "0.990")));
           assertEquals(refusal.kind(), Refusal.Kind.STALE);
           assertTrue(
-              refusal.getMessage().startsWith("Head was already weighed: 985 g by Tobiah Lund at "),
-              refusal.getMessage());
+              words.say(refusal).startsWith("Head was already weighed: 985 g by Tobiah Lund at "),
+              words.say(refusal));
         });
     assertEquals(sheets.get(lot.id()).breakdown().tallied(), Mass.ofGrams(985));
   }
@@ -128,9 +135,9 @@ public class LotsTest extends WithDatabase {
               expectThrows(Refusal.class, () -> bench.take(correction(lot, first, "0.985", " ")));
           assertEquals(refusal.field(), "reason");
           bench.take(correction(lot, first, "0.985", "wrong tare"));
-          List<WeighingFact> facts = sheets.facts(lot.id());
+          List<Weighing> facts = sheets.facts(lot.id());
           assertEquals(
-              facts.stream().map(WeighingFact::kind).toList(), List.of("TAKEN", "CORRECTED"));
+              facts.stream().map(Weighing::kind).toList(), List.of(Kind.TAKEN, Kind.CORRECTED));
           assertEquals(facts.get(1).supersedes(), first);
           assertEquals(facts.get(1).reason(), "wrong tare");
           assertEquals(sheets.get(lot.id()).breakdown().tallied(), Mass.ofGrams(985));
@@ -157,8 +164,7 @@ public class LotsTest extends WithDatabase {
         "maren",
         () -> {
           Refusal refusal = expectThrows(Refusal.class, () -> bench.takeBack(lot.id()));
-          assertEquals(
-              refusal.getMessage(), "There is no weight of yours on this lot to take back.");
+          assertEquals(words.say(refusal), "There is no weight of yours on this lot to take back.");
         });
   }
 
@@ -200,7 +206,7 @@ public class LotsTest extends WithDatabase {
         () -> {
           Take take = take(lot, slot, fish, kilograms);
           Refusal refusal = expectThrows(Refusal.class, () -> bench.take(take));
-          assertTrue(refusal.getMessage().contains(words), refusal.getMessage());
+          assertTrue(this.words.say(refusal).contains(words), this.words.say(refusal));
         });
     assertEquals(sheets.facts(lot.id()).size(), 0);
   }
@@ -216,8 +222,8 @@ public class LotsTest extends WithDatabase {
           bench.take(take(lot, "head", 1, "0.300"));
           Refusal refusal =
               expectThrows(Refusal.class, () -> bench.take(take(lot, "head", 0, "0.900")));
-          assertTrue(refusal.getMessage().startsWith("Head was weighed fish by fish."));
-          BenchSheet sheet = sheets.get(lot.id());
+          assertEquals(refusal.finding().orElseThrow().what(), LotProblem.WEIGHED_FISH_BY_FISH);
+          LotSheet sheet = sheets.get(lot.id());
           assertEquals(sheet.breakdown().leaves().size(), 2);
           assertEquals(sheet.breakdown().findLeaf("frame").orElseThrow().pieces(), 3);
           assertEquals(sheet.breakdown().findLeaf("head#1").orElseThrow().pieces(), 1);
@@ -231,11 +237,14 @@ public class LotsTest extends WithDatabase {
         "tobiah",
         () -> {
           bench.take(take(lot, "fillet-left", "1.318"));
-          String trim = bench.addPart(lot.id(), "trim", "fillet-left");
+          String trim = parts.addPart(lot.id(), "trim", "fillet-left");
           Refusal refusal = expectThrows(Refusal.class, () -> bench.take(take(lot, trim, "1.320")));
-          assertTrue(refusal.getMessage().contains("more than its 1.318 kg"));
+          assertEquals(
+              words.say(refusal),
+              "The pieces of Left fillet would weigh 1.320 kg, but it weighs only 1.318 kg. Check the"
+                  + " figure, or weigh it again.");
           bench.take(take(lot, trim, "0.120"));
-          BenchSheet sheet = sheets.get(lot.id());
+          LotSheet sheet = sheets.get(lot.id());
           assertEquals(sheet.breakdown().tallied(), Mass.ofGrams(1318));
           assertEquals(sheet.breakdown().leaves().get(0).id(), trim);
         });
@@ -252,7 +261,7 @@ public class LotsTest extends WithDatabase {
           lots.finish(lot.id(), lots.get(lot.id()).version());
           Refusal refusal =
               expectThrows(Refusal.class, () -> bench.take(take(lot, "head", "0.985")));
-          assertTrue(refusal.getMessage().contains("is closed"));
+          assertTrue(words.say(refusal).contains("is closed"));
           lots.reopen(lot.id(), lots.get(lot.id()).version());
           bench.take(take(lot, "head", "0.985"));
         });
@@ -268,10 +277,10 @@ public class LotsTest extends WithDatabase {
     as(
         "tobiah",
         () -> {
-          Receipt receipt = receipt("hake", State.GUTTED, "4.860", daysAgo);
+          Delivery receipt = receipt("hake", State.GUTTED, "4.860", daysAgo);
           Refusal refusal = expectThrows(Refusal.class, () -> lots.receive(receipt));
           assertEquals(refusal.field(), "landedOn");
-          assertTrue(refusal.getMessage().contains(words), refusal.getMessage());
+          assertTrue(this.words.say(refusal).contains(words), this.words.say(refusal));
         });
   }
 
@@ -287,7 +296,7 @@ public class LotsTest extends WithDatabase {
               expectThrows(
                   Refusal.class,
                   () -> purposes.assign(lot.id(), "frame", 0, Purpose.HOLD, Use.PLAIN));
-          assertTrue(refusal.getMessage().contains("a date, a place and a person"));
+          assertTrue(words.say(refusal).contains("a date, a place and a person"));
           purposes.assign(lot.id(), "frame", 0, Purpose.POT, Use.PLAIN);
           Refusal stale =
               expectThrows(
@@ -321,7 +330,8 @@ public class LotsTest extends WithDatabase {
 
   @Test
   public void theDemoHasLotsInEveryStateOfProgress() {
-    List<BenchSheet> all = sheets.all();
+    List<LotSheet> all =
+        lots.search("", 1).lines().stream().map(line -> sheets.get(line.id())).toList();
     assertTrue(all.stream().anyMatch(s -> s.lot().isFinished()));
     assertTrue(all.stream().anyMatch(s -> s.balance().verdict() == Verdict.OVER));
     assertTrue(all.stream().anyMatch(s -> s.balance().tallied().equals(Mass.ZERO)));
@@ -350,25 +360,26 @@ public class LotsTest extends WithDatabase {
     return lot.get(0);
   }
 
-  private Receipt receipt(String species, State state, String kilograms, int daysAgo) {
+  private Delivery receipt(String species, State state, String kilograms, int daysAgo) {
     return receipt(species, state, kilograms, daysAgo, 1);
   }
 
-  private Receipt receipt(String species, State state, String kilograms, int daysAgo, int count) {
-    return new Receipt(
+  private Delivery receipt(String species, State state, String kilograms, int daysAgo, int count) {
+    return new Delivery(
         UUID.randomUUID(),
-        catalogue.now().getSpecies(species),
-        state,
-        count,
-        Mass.ofKilograms(kilograms),
-        Optional.empty(),
-        UnitPrice.ofPerKilogram(ExactMoney.of("11.40", houses.house().formats().currency())),
-        "Grey Skerry Landings",
         houses.venues().get(0).id(),
-        Origin.WILD,
-        LocalDate.now(clock).minusDays(daysAgo),
-        "",
-        Arrival.UNASKED);
+        new Receipt(
+            catalogue.now().getSpecies(species),
+            state,
+            count,
+            Mass.ofKilograms(kilograms),
+            Optional.empty(),
+            UnitPrice.ofPerKilogram(ExactMoney.of("11.40", houses.house().formats().currency())),
+            "Grey Skerry Landings",
+            Origin.WILD,
+            LocalDate.now(clock).minusDays(daysAgo),
+            "",
+            Arrival.UNASKED));
   }
 
   private static Take take(Lot lot, String slot, String kilograms) {

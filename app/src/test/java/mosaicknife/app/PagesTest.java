@@ -24,7 +24,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
-import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.weighing.LotSheets;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -36,7 +36,7 @@ public class PagesTest extends WithDatabase {
 
   private static final String SCRIPT = "<script>alert('x')</script>";
 
-  @Autowired private BenchSheets sheets;
+  @Autowired private LotSheets sheets;
 
   private final Map<String, Cookie> sessions = new HashMap<>();
 
@@ -51,7 +51,7 @@ public class PagesTest extends WithDatabase {
       {"/bench/1", 200, 200, 200, 200},
       {"/cost", 200, 200, 403, 403},
       {"/cost/1", 200, 200, 403, 403},
-      {"/use/1", 200, 200, 200, 200},
+      {"/uses/1", 200, 200, 200, 200},
       {"/house", 200, 403, 403, 403},
       {"/dock", 200, 200, 200, 200},
       {"/dock/rules", 200, 200, 200, 200},
@@ -97,7 +97,7 @@ public class PagesTest extends WithDatabase {
     mvc.perform(get("/dock/1").cookie(session("maren")))
         .andExpect(content().string(not(containsString("€"))));
     mvc.perform(
-            post("/use/1/parts/frame")
+            post("/uses/1/parts/frame")
                 .param("version", "0")
                 .param("purpose", "POT")
                 .cookie(session("maren"))
@@ -249,14 +249,14 @@ public class PagesTest extends WithDatabase {
             .andReturn();
     String lot = received.getResponse().getRedirectedUrl().replaceAll("\\D+", "");
     mvc.perform(
-            post("/use/" + lot + "/parts/frame")
+            post("/uses/" + lot + "/parts/frame")
                 .param("version", "0")
                 .param("purpose", "POT")
                 .param("becomes", SCRIPT)
                 .cookie(session("ines"))
                 .with(csrf()))
-        .andExpect(redirectedUrl("/use/" + lot));
-    for (String page : new String[] {"/", "/dock/" + lot, "/bench/" + lot, "/use/" + lot}) {
+        .andExpect(redirectedUrl("/uses/" + lot));
+    for (String page : new String[] {"/", "/dock/" + lot, "/bench/" + lot, "/uses/" + lot}) {
       mvc.perform(get(page).cookie(session("ines")))
           .andExpect(status().isOk())
           .andExpect(content().string(not(containsString("<script>alert"))));
@@ -290,7 +290,7 @@ public class PagesTest extends WithDatabase {
         "LEARNER",
         "password",
         "long enough " + SCRIPT);
-    for (String page : new String[] {"/house", "/", "/dock/receive", "/use/2"}) {
+    for (String page : new String[] {"/house", "/", "/dock/receive", "/uses/2"}) {
       mvc.perform(get(page).cookie(session("adaeze")))
           .andExpect(status().isOk())
           .andExpect(content().string(not(containsString("<script>alert"))))

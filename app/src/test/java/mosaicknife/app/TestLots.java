@@ -7,13 +7,14 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.catalogue.CatalogueEditor;
-import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotRegister;
-import mosaicknife.app.dock.Origin;
-import mosaicknife.app.dock.Receipt;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.Delivery;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Arrival;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.Origin;
+import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.context.ApplicationContext;
@@ -39,20 +40,21 @@ public final class TestLots {
                 made[0] =
                     app.getBean(LotRegister.class)
                         .receive(
-                            new Receipt(
+                            new Delivery(
                                 UUID.randomUUID(),
-                                app.getBean(CatalogueEditor.class).now().getSpecies(species),
-                                state,
-                                count,
-                                mass,
-                                Optional.of(mass),
-                                UnitPrice.ofPerKilogram("12", Currency.getInstance("EUR")),
-                                "Holm Sound Boats",
                                 app.getBean(HouseSettings.class).venues().get(0).id(),
-                                Origin.WILD,
-                                LocalDate.now(ZoneOffset.UTC),
-                                "",
-                                Arrival.UNASKED)));
+                                new Receipt(
+                                    app.getBean(CatalogueEditor.class).now().getSpecies(species),
+                                    state,
+                                    count,
+                                    mass,
+                                    Optional.of(mass),
+                                    UnitPrice.ofPerKilogram("12", Currency.getInstance("EUR")),
+                                    "Holm Sound Boats",
+                                    Origin.WILD,
+                                    LocalDate.now(ZoneOffset.UTC),
+                                    "",
+                                    Arrival.UNASKED))));
     return made[0].id();
   }
 }

@@ -20,6 +20,7 @@ public class ArchitectureTest {
   private static final List<String> LADDER =
       List.of(
           "check",
+          "finding",
           "quantity",
           "anatomy",
           "breakdown",

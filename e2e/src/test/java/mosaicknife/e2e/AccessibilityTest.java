@@ -30,7 +30,7 @@ public class AccessibilityTest extends InBrowser {
           "/bench/6",
           "/cost/1",
           "/cost/5",
-          "/use/2",
+          "/uses/2",
           "/house",
           "/dock",
           "/dock/rules",
@@ -77,7 +77,7 @@ public class AccessibilityTest extends InBrowser {
   @Test
   public void theMosaicHasATableThatSaysTheSame() {
     Page page = signedIn("ines");
-    page.navigate(address("/use/1"));
+    page.navigate(address("/uses/1"));
     int tiles = page.locator(".mosaic .tile").count();
     assertEquals(page.locator(".mosaic tbody tr").count(), tiles);
     assertTrue(page.locator(".mosaic tbody").textContent().contains("Left fillet"));

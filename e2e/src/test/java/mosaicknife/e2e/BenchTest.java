@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.WeighingFact;
 import mosaicknife.app.device.Scale;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.lot.Weighing;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
 
@@ -266,7 +266,7 @@ public class BenchTest extends InBrowser {
     page.click("#stand-in button[value=put]");
   }
 
-  private List<WeighingFact> facts(int lot) {
-    return bean(BenchSheets.class).facts(lot);
+  private List<Weighing> facts(int lot) {
+    return bean(LotSheets.class).facts(lot);
   }
 }

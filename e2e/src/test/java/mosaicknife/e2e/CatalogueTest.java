@@ -15,7 +15,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
-import mosaicknife.app.dock.EvidenceFiler;
+import mosaicknife.app.lot.EvidenceFiler;
 import org.testng.annotations.Test;
 
 /** The catalogue changed and searched, and papers kept, as one does it in the browser. */

@@ -11,10 +11,10 @@ import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Mass;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
@@ -29,8 +29,8 @@ public class CutTest extends InBrowser {
     return new TestLots(app).receive(species, state, 1, kilograms);
   }
 
-  private BenchSheet sheet(long lot) {
-    return bean(BenchSheets.class).get(lot);
+  private LotSheet sheet(long lot) {
+    return bean(LotSheets.class).get(lot);
   }
 
   private Page plan(long lot) {
@@ -68,7 +68,7 @@ public class CutTest extends InBrowser {
       assertThat(page.locator("#said")).hasText(Pattern.compile(part + " .* taken\\."));
     }
     assertThat(page.locator(".verdict.closed")).containsText("It adds up.");
-    BenchSheet sheet = sheet(lot);
+    LotSheet sheet = sheet(lot);
     assertEquals(sheet.balance().verdict(), Verdict.CLOSED);
     assertTrue(sheet.breakdown().leaves().stream().allMatch(l -> l.purpose().isPresent()));
     page.click("#stand-in button[value=off]");

@@ -16,10 +16,10 @@ import java.util.regex.Pattern;
 import mosaicknife.app.buy.Order;
 import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.buy.OrderPlacer;
-import mosaicknife.app.dock.Claim;
-import mosaicknife.app.dock.ClaimSettler;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotRegister;
+import mosaicknife.app.lot.Claim;
+import mosaicknife.app.lot.ClaimSettler;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.core.lot.Lot;
 import org.testng.annotations.Test;
 
 /**

@@ -32,7 +32,7 @@ public class Shots extends InBrowser {
     take(light, "plan-flatfish", "/plan/5");
     take(light, "plan-loin", "/plan/7");
     take(light, "cost", "/cost/1");
-    take(light, "second-life", "/use/2");
+    take(light, "second-life", "/uses/2");
 
     Page dim = tablet(1280, 800, ColorScheme.DARK);
     signIn(dim, "tobiah");

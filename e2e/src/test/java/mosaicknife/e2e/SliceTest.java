@@ -7,11 +7,11 @@ import com.microsoft.playwright.Page;
 import java.math.RoundingMode;
 import java.util.Map;
 import java.util.regex.Pattern;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
+import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
@@ -29,7 +29,7 @@ public class SliceTest extends InBrowser {
       putOnAndTake(page, weighed);
     }
     assertThat(page.locator(".verdict.closed")).containsText("It adds up.");
-    BenchSheet sheet = bean(BenchSheets.class).get(lot);
+    LotSheet sheet = bean(LotSheets.class).get(lot);
     assertEquals(sheet.balance().verdict(), Verdict.CLOSED);
     assertEquals(sheet.breakdown().leaves().size(), 8);
 
@@ -95,7 +95,7 @@ public class SliceTest extends InBrowser {
   }
 
   private CostSheet costs(long lot, CostingMethod option, int portion) {
-    BenchSheet sheet = bean(BenchSheets.class).get(lot);
+    LotSheet sheet = bean(LotSheets.class).get(lot);
     return CostSheet.of(
             option, sheet.breakdown(), sheet.lot().cost(), Map.of(), Mass.ofGrams(portion))
         .orElseThrow();

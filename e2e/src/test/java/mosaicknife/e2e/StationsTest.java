@@ -23,14 +23,14 @@ public class StationsTest extends InBrowser {
     assertThat(page.locator(".verdict.over")).isVisible();
     page.navigate(address("/"));
     page.click(".decisions a:has-text('Decide')");
-    assertThat(page).hasURL(Pattern.compile(".*/use/2"));
+    assertThat(page).hasURL(Pattern.compile(".*/uses/2"));
     assertThat(page.locator(".use-row.undecided")).hasCount(3);
   }
 
   @Test(dependsOnMethods = "todayLeadsToWhatNeedsADecision")
   public void aRefusedHoldKeepsWhatWasTypedAndACompleteOneIsStored() {
     Page page = signedIn("ines");
-    page.navigate(address("/use/2"));
+    page.navigate(address("/uses/2"));
     Locator row = page.locator("#row-head");
     row.locator("summary").click();
     row.locator("[name=becomes]").fill("soup for Sunday");
@@ -44,7 +44,7 @@ public class StationsTest extends InBrowser {
     row.locator("button:has-text('Hold it so')").click();
     assertThat(row.locator("summary")).containsText("freezer, shelf 1, Tobiah Lund");
     assertThat(row.locator("[aria-pressed=true]")).hasText("H");
-    page.navigate(address("/use/2"));
+    page.navigate(address("/uses/2"));
     assertThat(row.locator("[name=becomes]")).hasValue("soup for Sunday");
   }
 

@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.TrayEditor;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.stereotype.Controller;
@@ -23,7 +24,10 @@ class HouseController {
   private final TrayEditor trays;
   private final PeopleRegister people;
 
-  HouseController(HouseSettings houses, TrayEditor trays, PeopleRegister people) {
+  private final Words words;
+
+  HouseController(HouseSettings houses, TrayEditor trays, PeopleRegister people, Words words) {
+    this.words = words;
     this.houses = houses;
     this.trays = trays;
     this.people = people;
@@ -107,7 +111,7 @@ class HouseController {
   /** A refused change shows its sentence on the same page; drafts keep what was typed. */
   @ExceptionHandler(Refusal.class)
   String refused(Refusal refusal, RedirectAttributes attributes) {
-    attributes.addFlashAttribute("sentence", refusal.getMessage());
+    attributes.addFlashAttribute("sentence", words.say(refusal));
     return "redirect:/house";
   }
 }

@@ -7,16 +7,24 @@ import java.util.function.Supplier;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.bench.BenchPages.Place;
-import mosaicknife.app.bench.WeighingRecorder.Weighed;
 import mosaicknife.app.device.Scale;
-import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.house.TrayEditor;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Words;
+import mosaicknife.app.weighing.BenchStream;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.TallyMender;
+import mosaicknife.app.weighing.WeighForm;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.app.weighing.WeighingRecorder.Weighed;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
@@ -46,6 +54,7 @@ class BenchController {
 
   private final BenchPages pages;
   private final WeighingRecorder book;
+  private final LotParts parts;
   private final BenchStream stream;
   private final TallyMender tallies;
   private final NoteRecorder notes;
@@ -55,9 +64,12 @@ class BenchController {
   private final HouseSettings houses;
   private final CurrentPerson person;
 
+  private final Words words;
+
   BenchController(
       BenchPages pages,
       WeighingRecorder book,
+      LotParts parts,
       BenchStream stream,
       TallyMender tallies,
       NoteRecorder notes,
@@ -65,9 +77,12 @@ class BenchController {
       LotRegister lots,
       Scale scale,
       HouseSettings houses,
-      CurrentPerson person) {
+      CurrentPerson person,
+      Words words) {
+    this.words = words;
     this.pages = pages;
     this.book = book;
+    this.parts = parts;
     this.stream = stream;
     this.tallies = tallies;
     this.notes = notes;
@@ -135,13 +150,13 @@ class BenchController {
    */
   record Said(String said, String sentence) {}
 
-  private static ResponseEntity<Said> quietly(Supplier<String> work) {
+  private ResponseEntity<Said> quietly(Supplier<String> work) {
     try {
       return ResponseEntity.ok(new Said(work.get(), ""));
     } catch (Refusal refusal) {
-      return ResponseEntity.status(status(refusal)).body(new Said("", refusal.getMessage()));
+      return ResponseEntity.status(status(refusal)).body(new Said("", words.say(refusal)));
     } catch (QuantityFormatException problem) {
-      return ResponseEntity.status(UNPROCESSABLE).body(new Said("", problem.getMessage()));
+      return ResponseEntity.status(UNPROCESSABLE).body(new Said("", words.say(problem)));
     }
   }
 
@@ -216,7 +231,10 @@ class BenchController {
         answer.at(id, Optional.empty(), fish),
         () -> {
           Optional<String> next =
-              SentTwice.survive(() -> tallies.mend(id, ClientIds.of(own), line, cause));
+              SentTwice.survive(
+                  () ->
+                      tallies.mend(
+                          id, ClientIds.of(own), line, cause, e -> Suspicion.reason(e, formats())));
           next.ifPresent(answer::select);
           return next.isPresent() ? "Put it on the scale." : "Mended. The old figure is kept.";
         });
@@ -231,7 +249,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.of(part), fish),
         () -> {
-          answer.select(SentTwice.survive(() -> book.startRow(id, part)));
+          answer.select(SentTwice.survive(() -> parts.startRow(id, part)));
           return "Every reading is one portion now.";
         });
   }
@@ -267,7 +285,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
-          answer.select(SentTwice.survive(() -> book.addPart(id, kind, parent)));
+          answer.select(SentTwice.survive(() -> parts.addPart(id, kind, parent)));
           return "Part added. Put it on the scale.";
         });
   }
@@ -281,7 +299,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
-          book.skipOrExpect(id, part);
+          parts.skipOrExpect(id, part);
           return "The list of parts was changed.";
         });
   }
@@ -330,9 +348,9 @@ class BenchController {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
       }
-      return answer.refused(status(refusal), refusal.getMessage());
+      return answer.refused(status(refusal), words.say(refusal));
     } catch (QuantityFormatException problem) {
-      return answer.refused(UNPROCESSABLE, problem.getMessage());
+      return answer.refused(UNPROCESSABLE, words.say(problem));
     }
   }
 

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
 
 /**
  * The bench as the script keeps it, so that work goes on while the server is away.
@@ -34,7 +36,7 @@ record BenchModel(
   record TakenModel(UUID id, int fish, String text) {}
 
   static BenchModel of(
-      Instant now, BenchSheet sheet, long person, Optional<UUID> mine, Formats formats) {
+      Instant now, LotSheet sheet, long person, Optional<UUID> mine, Formats formats) {
     return new BenchModel(
         now.toEpochMilli(),
         sheet.lot().id(),
@@ -45,7 +47,7 @@ record BenchModel(
         sheet.parts().stream().map(part -> part(part, formats)).toList());
   }
 
-  private static PartModel part(BenchPart part, Formats formats) {
+  private static PartModel part(LotPart part, Formats formats) {
     return new PartModel(
         part.slot(),
         part.number(),
@@ -54,7 +56,7 @@ record BenchModel(
         part.skipped(),
         part.expected().map(formats::about).orElse(""),
         part.taken().stream()
-            .map(t -> new TakenModel(t.id(), t.fishNo(), formats.mass(t.mass())))
+            .map(t -> new TakenModel(t.id(), t.fish(), formats.mass(t.mass())))
             .toList());
   }
 }

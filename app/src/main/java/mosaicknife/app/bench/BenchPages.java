@@ -19,14 +19,22 @@ import mosaicknife.app.house.TrayEditor;
 import mosaicknife.app.picture.FishPicture;
 import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
+import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.ScaleView;
+import mosaicknife.app.weighing.Shift;
+import mosaicknife.app.weighing.TallyMender;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.GrossErrors.Finding;
-import mosaicknife.core.breakdown.LossNorm;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.Reconciliation;
-import mosaicknife.core.breakdown.ScaleError;
 import mosaicknife.core.craft.Pace;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Opinions;
+import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.plan.Guide;
 import org.springframework.stereotype.Service;
@@ -42,12 +50,11 @@ class BenchPages {
 
   private static final Duration SHORTEST_PACE = Duration.ofSeconds(10);
 
-  private final BenchSheets sheets;
+  private final LotSheets sheets;
   private final TallyMender tallies;
   private final NoteRecorder notes;
   private final Shift shift;
   private final TrayEditor trays;
-  private final WeighingRepository weighings;
   private final CurrentPerson current;
   private final HouseSettings houses;
   private final Scale scale;
@@ -58,12 +65,11 @@ class BenchPages {
   private volatile String kindOptions;
 
   BenchPages(
-      BenchSheets sheets,
+      LotSheets sheets,
       TallyMender tallies,
       NoteRecorder notes,
       Shift shift,
       TrayEditor trays,
-      WeighingRepository weighings,
       CurrentPerson current,
       HouseSettings houses,
       Scale scale,
@@ -76,7 +82,6 @@ class BenchPages {
     this.notes = notes;
     this.shift = shift;
     this.trays = trays;
-    this.weighings = weighings;
     this.current = current;
     this.houses = houses;
     this.scale = scale;
@@ -92,7 +97,7 @@ class BenchPages {
   public void fill(Model model, Place place) {
     Formats formats = houses.house().formats();
     Person person = current.get();
-    BenchSheet sheet = sheets.get(place.lotId());
+    LotSheet sheet = sheets.get(place.lotId());
     int fish = sheet.lot().fish() == 1 ? 1 : Math.min(place.fish(), sheet.lot().fish());
     List<HouseTray> ofHouse = trays.trays();
     Optional<Finding> finding = tallies.find(sheet);
@@ -108,14 +113,14 @@ class BenchPages {
     model.addAttribute("trays", ofHouse);
     model.addAttribute("tray", formats.mass(StandInPanel.TRAY));
     model.addAttribute("kindOptions", kindOptions());
-    model.addAttribute("mosaic", sheet.mosaic(Size.BENCH, formats));
+    model.addAttribute("mosaic", LotMosaic.of(sheet, Size.BENCH, formats));
     model.addAttribute("drawing", drawing(view, formats));
     model.addAttribute("suspicions", suspicions);
     model.addAttribute(
         "opinions",
         alarm
             ? List.of()
-            : Opinions.of(
+            : OpinionWords.of(
                 sheet,
                 view.fishNo(),
                 current.may(Permission.SEE_COSTS),
@@ -126,7 +131,7 @@ class BenchPages {
     model.addAttribute("notes", notes.of(place.lotId()));
     model.addAttribute("pace", pace(sheet));
     model.addAttribute("adjusted", adjusted(sheet, formats));
-    Optional<UUID> mine = weighings.findLastOf(place.lotId(), person.id()).map(WeighingEntity::id);
+    Optional<UUID> mine = sheets.lastOf(place.lotId(), person.id());
     model.addAttribute(
         "benchModel",
         // inside a script element, where only the end of one could end it early
@@ -147,14 +152,14 @@ class BenchPages {
                       "<option value=\"%s\"%s>%s</option>"
                           .formatted(
                               HtmlUtils.htmlEscape(kind.code()),
-                              kind.code().equals("trim") ? " selected" : "",
+                              kind.is(PartKind.Trait.TRIM) ? " selected" : "",
                               HtmlUtils.htmlEscape(kind.name())))
               .collect(Collectors.joining());
     }
     return kindOptions;
   }
 
-  private static Optional<Guide.Step> guide(BenchSheet sheet, BenchPart part) {
+  private static Optional<Guide.Step> guide(LotSheet sheet, LotPart part) {
     return sheet.plan().parts().stream()
         .map(Planned::slot)
         .filter(slot -> slot.code().equals(part.slot()))
@@ -165,16 +170,8 @@ class BenchPages {
   /** Minutes in words, for the foot of the tally. */
   record PaceView(String total, List<String> lines) {}
 
-  private PaceView pace(BenchSheet sheet) {
-    List<Pace.Stroke> strokes =
-        sheet.parts().stream()
-            .flatMap(
-                part ->
-                    part.taken().stream()
-                        .filter(taken -> !taken.corrected())
-                        .map(t -> new Pace.Stroke(part.name(), t.fishNo(), t.at())))
-            .toList();
-    Pace pace = Pace.of(strokes, notes.begun(sheet.lot().id()));
+  private PaceView pace(LotSheet sheet) {
+    Pace pace = Opinions.pace(sheet, notes.begun(sheet.lot().id()));
     // a lot that was keyed in at one go tells nothing of minutes
     if (pace.total().compareTo(SHORTEST_PACE) < 0) {
       return new PaceView("", List.of());
@@ -203,17 +200,12 @@ class BenchPages {
   record AdjustedRow(String name, String measured, String adjusted) {}
 
   /** Measured against adjusted, once every part is weighed. */
-  private static List<AdjustedRow> adjusted(BenchSheet sheet, Formats formats) {
-    List<Node> parts = sheet.breakdown().parts();
-    if (parts.isEmpty() || sheet.balance().outstanding().isPositive()) {
+  private static List<AdjustedRow> adjusted(LotSheet sheet, Formats formats) {
+    if (sheet.adjusted().isEmpty()) {
       return List.of();
     }
-    Reconciliation adjusted =
-        Reconciliation.of(
-            sheet.lot().purchased(),
-            parts.stream().map(Node::mass).toList(),
-            LossNorm.STARTING,
-            ScaleError.BENCH);
+    Reconciliation adjusted = sheet.adjusted().get();
+    List<Node> parts = sheet.breakdown().parts();
     List<AdjustedRow> rows = new ArrayList<>();
     rows.add(row("Fish", adjusted.whole(), formats));
     for (int i = 0; i < parts.size(); i++) {
@@ -228,14 +220,14 @@ class BenchPages {
   }
 
   private static FishPicture drawing(BenchView view, Formats formats) {
-    BenchSheet sheet = view.sheet();
+    LotSheet sheet = view.sheet();
     return FishPicture.of(
         sheet.lot().species().plan(),
         slot -> sheet.find(slot).map(part -> mark(part, view, formats)));
   }
 
-  private static PartMark mark(BenchPart part, BenchView view, Formats formats) {
-    Optional<Taken> taken = part.find(view.fishNo());
+  private static PartMark mark(LotPart part, BenchView view, Formats formats) {
+    Optional<Weighing> taken = part.find(view.fishNo());
     Standing standing;
     if (part.skipped()) {
       standing = Standing.ABSENT;

@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import mosaicknife.app.dock.Lot;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.Balance;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Source;
+import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -24,19 +28,19 @@ import mosaicknife.core.quantity.Mass;
  * @param weighingId the identifier of the next weighing
  */
 record BenchView(
-    BenchSheet sheet,
+    LotSheet sheet,
     int fishNo,
     List<Integer> fishChoices,
-    Optional<BenchPart> selected,
+    Optional<LotPart> selected,
     boolean asked,
-    Optional<Taken> previous,
+    Optional<Weighing> previous,
     List<Row> rows,
     Tally tally,
     UUID weighingId) {
 
   /** One part in the list. */
   record Row(
-      BenchPart part,
+      LotPart part,
       String weight,
       boolean weighed,
       boolean typed,
@@ -58,11 +62,11 @@ record BenchView(
       String outstanding) {}
 
   static BenchView of(
-      BenchSheet sheet, Optional<String> wanted, int fishNo, boolean suspected, Formats formats) {
+      LotSheet sheet, Optional<String> wanted, int fishNo, boolean suspected, Formats formats) {
     Lot lot = sheet.lot();
-    Optional<BenchPart> selected =
+    Optional<LotPart> selected =
         wanted.flatMap(sheet::find).filter(part -> !part.skipped()).or(() -> sheet.next(fishNo));
-    Optional<Taken> previous =
+    Optional<Weighing> previous =
         selected.filter(part -> !part.inARow()).flatMap(part -> part.find(fishNo));
     List<Integer> choices = new ArrayList<>();
     for (int fish = 1; lot.fish() > 1 && fish <= lot.fish(); fish++) {
@@ -83,9 +87,9 @@ record BenchView(
   }
 
   private static Row row(
-      BenchSheet sheet, BenchPart part, Optional<BenchPart> selected, int fishNo, Formats formats) {
-    Optional<Taken> taken = part.find(fishNo);
-    Optional<Mass> weighed = part.inARow() ? part.rowOf(fishNo) : taken.map(Taken::mass);
+      LotSheet sheet, LotPart part, Optional<LotPart> selected, int fishNo, Formats formats) {
+    Optional<Weighing> taken = part.find(fishNo);
+    Optional<Mass> weighed = part.inARow() ? part.rowOf(fishNo) : taken.map(Weighing::mass);
     String weight =
         weighed.map(formats::mass).or(() -> part.expected().map(formats::about)).orElse("");
     Mass shown = weighed.or(part::expected).orElse(Mass.ZERO);
@@ -98,17 +102,21 @@ record BenchView(
         weight,
         taken.isPresent(),
         taken.filter(t -> t.source() == Source.TYPED).isPresent(),
-        taken.filter(Taken::corrected).isPresent(),
+        taken.filter(Weighing::isCorrection).isPresent(),
         selected.filter(part::equals).isPresent(),
         shown.isPositive() ? formats.percent(shown.dividedBy(sheet.lot().purchased())) : "",
         part.purpose().map(Purpose::letter).map(String::valueOf).orElse("·"),
         inside,
         taken
-            .map(t -> "%s at %s. %s".formatted(t.by(), formats.time(t.at()), t.reason()).strip())
+            .map(
+                t ->
+                    "%s at %s. %s"
+                        .formatted(t.by().name(), formats.time(t.at()), t.reason())
+                        .strip())
             .orElse(part.kind().meaning()));
   }
 
-  static Tally tally(BenchSheet sheet, boolean suspected, Formats formats) {
+  static Tally tally(LotSheet sheet, boolean suspected, Formats formats) {
     Balance balance = sheet.balance();
     return new Tally(
         balance.verdict().name(),
@@ -121,7 +129,7 @@ record BenchView(
   }
 
   /** Only by how much: what it may be is said by the suspicions below it. */
-  private static String gap(BenchSheet sheet, Formats formats) {
+  private static String gap(LotSheet sheet, Formats formats) {
     Balance balance = sheet.balance();
     Mass gap = balance.unexplained();
     if (balance.verdict() == Balance.Verdict.OVER) {
@@ -132,7 +140,7 @@ record BenchView(
         : "≈ %s are missing.".formatted(formats.mass(gap));
   }
 
-  private static String sentence(BenchSheet sheet, Formats formats) {
+  private static String sentence(LotSheet sheet, Formats formats) {
     Balance balance = sheet.balance();
     return switch (balance.verdict()) {
       case OPEN ->

@@ -9,8 +9,12 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
-import mosaicknife.app.dock.LotRegister;
+import mosaicknife.app.lot.LotChanged;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.shared.PlainText;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.Part;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -25,7 +29,7 @@ public class NoteRecorder {
 
   private final NoteRepository notes;
   private final OpeningRepository openings;
-  private final LotPartRepository parts;
+  private final LotParts parts;
   private final LotRegister lots;
   private final PeopleRegister people;
   private final CurrentPerson current;
@@ -35,7 +39,7 @@ public class NoteRecorder {
   NoteRecorder(
       NoteRepository notes,
       OpeningRepository openings,
-      LotPartRepository parts,
+      LotParts parts,
       LotRegister lots,
       PeopleRegister people,
       CurrentPerson current,
@@ -61,12 +65,17 @@ public class NoteRecorder {
    */
   @PreAuthorize("hasAuthority('WEIGH')")
   public void write(UUID id, long lotId, String slot, String typed) {
-    lots.get(lotId);
+    Lot lot = lots.get(lotId);
     String text = PlainText.needed(typed, LONGEST, "note", "note");
     if (notes.existsById(id)) {
       return;
     }
-    Long part = parts.findByLotIdAndSlot(lotId, slot).map(LotPartEntity::id).orElse(null);
+    Long part =
+        partsOf(lot).stream()
+            .filter(p -> p.slot().equals(slot))
+            .map(Part::id)
+            .findFirst()
+            .orElse(null);
     notes.save(
         new NoteEntity(id, lotId, part, text).writtenBy(current.get().id(), clock.instant()));
     events.publishEvent(new LotChanged(lotId));
@@ -86,8 +95,7 @@ public class NoteRecorder {
       return List.of();
     }
     Map<Long, String> partNames =
-        parts.findByLotIdInOrderByNumber(List.of(lotId)).stream()
-            .collect(Collectors.toMap(LotPartEntity::id, LotPartEntity::name));
+        partsOf(lots.get(lotId)).stream().collect(Collectors.toMap(Part::id, Part::name));
     return written.stream()
         .map(
             note ->
@@ -118,5 +126,9 @@ public class NoteRecorder {
   @Transactional(readOnly = true)
   public Optional<Instant> begun(long lotId) {
     return openings.findById(lotId).map(OpeningEntity::openedAt);
+  }
+
+  private List<Part> partsOf(Lot lot) {
+    return parts.of(List.of(lot)).getOrDefault(lot.id(), List.of());
   }
 }

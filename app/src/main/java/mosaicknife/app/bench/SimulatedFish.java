@@ -6,10 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.random.RandomGeneratorFactory;
-import mosaicknife.app.dock.Lot;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.breakdown.Expectation;
-import mosaicknife.core.breakdown.LossNorm;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.practice.FishSimulator;
 import mosaicknife.core.quantity.Fraction;
@@ -32,7 +32,7 @@ public class SimulatedFish {
    * @return the mass
    * @throws Refusal if the fish has no such part
    */
-  public Mass massOf(BenchSheet sheet, String slot, int fishNo) {
+  public Mass massOf(LotSheet sheet, String slot, int fishNo) {
     Lot lot = sheet.lot();
     if (fishNo == 0) {
       Mass all = Mass.ZERO;
@@ -41,13 +41,13 @@ public class SimulatedFish {
       }
       return all;
     }
-    Mass one = lot.purchased().multipliedBy(Fraction.of(1, lot.fish()), RoundingMode.DOWN);
+    Mass one = lot.receipt().meanFish();
     Map<String, Mass> whole =
         FishSimulator.draw(
             lot.species(),
             lot.state(),
             one,
-            LossNorm.STARTING,
+            sheet.norms(),
             RandomGeneratorFactory.getDefault().create(lot.id() * SEEDS_PER_LOT + fishNo));
     Mass mass = cutBy(sheet, whole).get(slot);
     if (mass == null) {
@@ -59,10 +59,10 @@ public class SimulatedFish {
   /**
    * A part keeps of its truth what the plan leaves of its norm; added parts share what is moved.
    */
-  private static Map<String, Mass> cutBy(BenchSheet sheet, Map<String, Mass> whole) {
+  private static Map<String, Mass> cutBy(LotSheet sheet, Map<String, Mass> whole) {
     Lot lot = sheet.lot();
     Expectation norm =
-        Expectation.of(lot.species(), lot.state(), lot.purchased(), LossNorm.STARTING);
+        Expectation.of(lot.species(), lot.state(), lot.purchased(), sheet.norms().loss());
     Map<String, Mass> cut = new LinkedHashMap<>();
     List<Planned> added = new ArrayList<>();
     for (Planned part : sheet.plan().parts()) {

@@ -2,6 +2,8 @@ package mosaicknife.app.bench;
 
 import mosaicknife.app.device.StandInPanel;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -16,11 +18,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class StandInController {
 
-  private final BenchSheets sheets;
+  private final LotSheets sheets;
   private final SimulatedFish fish;
   private final StandInPanel hands;
 
-  StandInController(BenchSheets sheets, SimulatedFish fish, StandInPanel hands) {
+  StandInController(LotSheets sheets, SimulatedFish fish, StandInPanel hands) {
     this.sheets = sheets;
     this.fish = fish;
     this.hands = hands;
@@ -34,7 +36,7 @@ class StandInController {
       @RequestParam(defaultValue = "") String part,
       @RequestParam(name = "fish", defaultValue = "1") int fishNo,
       @RequestHeader(name = "HX-Request", required = false) String htmx) {
-    BenchSheet sheet = sheets.get(id);
+    LotSheet sheet = sheets.get(id);
     switch (action) {
       case "put" -> hands.putOn(fish.massOf(sheet, part, Math.min(fishNo, sheet.lot().fish())));
       case "off" -> hands.takeOff();

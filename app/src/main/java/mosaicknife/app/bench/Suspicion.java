@@ -7,6 +7,9 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.core.breakdown.Explanation;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -26,7 +29,7 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
   private static final double WORTH_A_WORD = 0.03;
 
   /** The likeliest first; none without alarm. */
-  static List<Suspicion> of(BenchSheet sheet, Optional<Finding> finding, Formats formats) {
+  static List<Suspicion> of(LotSheet sheet, Optional<Finding> finding, Formats formats) {
     return finding.filter(Finding::isAlarm).stream()
         .flatMap(found -> found.explanations().stream().limit(SHOWN))
         .filter(e -> e.probability() >= WORTH_A_WORD)
@@ -34,9 +37,9 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
         .toList();
   }
 
-  private static Optional<Suspicion> of(BenchSheet sheet, Explanation e, Formats formats) {
+  private static Optional<Suspicion> of(LotSheet sheet, Explanation e, Formats formats) {
     boolean never = e.cause() == Cause.NEVER_WEIGHED;
-    Optional<BenchPart> part = never ? sheet.find(e.line()) : sheet.partWeighedBy(e.line());
+    Optional<LotPart> part = never ? sheet.find(e.line()) : sheet.partWeighedBy(e.line());
     return part.map(
         p ->
             new Suspicion(
@@ -47,7 +50,7 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
                 Math.min(99, Math.round(100 * e.probability()))));
   }
 
-  private static String sentence(BenchPart part, Explanation e, Formats formats) {
+  private static String sentence(LotPart part, Explanation e, Formats formats) {
     String sure = sure(e.probability());
     String right = formats.mass(e.corrected());
     String read = formats.mass(read(part, e));
@@ -73,7 +76,7 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
     };
   }
 
-  private static String remedy(BenchPart part, Explanation e, Formats formats) {
+  private static String remedy(LotPart part, Explanation e, Formats formats) {
     String right = formats.mass(e.corrected());
     return switch (e.cause()) {
       case TARE_NOT_TAKEN -> "Take it off: " + right;
@@ -99,10 +102,10 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
     };
   }
 
-  private static Mass read(BenchPart part, Explanation e) {
+  private static Mass read(LotPart part, Explanation e) {
     return part.taken().stream()
         .filter(taken -> taken.id().toString().equals(e.line()))
-        .map(Taken::mass)
+        .map(Weighing::mass)
         .findFirst()
         .orElse(Mass.ZERO);
   }

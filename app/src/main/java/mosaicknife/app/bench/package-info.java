@@ -1,8 +1,8 @@
 /**
- * The bench: parts and their weighings, the tally, the live scale.
+ * The bench: the page beside the board, with the drawing, the live scale, the tally and its words.
  *
- * <p>Weighings are append-only facts. Other stations read {@link mosaicknife.app.bench.BenchSheet}
- * through {@link mosaicknife.app.bench.BenchSheets}; they change purposes through {@link
- * mosaicknife.app.bench.PurposeAssigner}.
+ * <p>It stores only remarks and when work began. Parts come from {@code parts}, weighings from
+ * {@code weighing}, everything that follows from {@link mosaicknife.core.lot.LotSheet}. Read {@code
+ * BenchController}, {@code BenchPages}, {@code BenchView} in this order.
  */
 package mosaicknife.app.bench;

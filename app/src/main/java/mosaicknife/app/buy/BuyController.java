@@ -14,6 +14,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
@@ -38,13 +39,17 @@ class BuyController {
   private final HouseSettings houses;
   private final Clock clock;
 
+  private final Words words;
+
   BuyController(
       DishEditor dishes,
       PurchasePlanner plans,
       PriceKeeper prices,
       CatalogueEditor catalogue,
       HouseSettings houses,
-      Clock clock) {
+      Clock clock,
+      Words words) {
+    this.words = words;
     this.dishes = dishes;
     this.plans = plans;
     this.prices = prices;
@@ -82,7 +87,7 @@ class BuyController {
     try {
       wish = wish(typed);
     } catch (Refusal refusal) {
-      model.addAttribute("sentence", refusal.getMessage());
+      model.addAttribute("sentence", words.say(refusal));
     }
     Plan plan = plans.plan(id, wish);
     model.addAttribute("view", PlanView.of(plan, houses.house().formats()));
@@ -111,7 +116,7 @@ class BuyController {
     try {
       dishes.want(id, profile, new Demand(whole(portions), decimal(forecastError), per));
     } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedPortions", portions);
       later.addFlashAttribute("typedForecastError", forecastError);
       later.addFlashAttribute("typedFor", "" + id);
@@ -153,7 +158,7 @@ class BuyController {
       return "redirect:/buy/dishes/" + dish.id();
     } catch (Refusal | QuantityFormatException refusal) {
       response.setStatus(422);
-      model.addAttribute("sentence", refusal.getMessage());
+      model.addAttribute("sentence", words.say(refusal));
       return dishPage(model, "New dish", "/buy/new");
     }
   }
@@ -176,7 +181,7 @@ class BuyController {
       return "redirect:/buy/dishes/" + id;
     } catch (Refusal | QuantityFormatException refusal) {
       response.setStatus(422);
-      model.addAttribute("sentence", refusal.getMessage());
+      model.addAttribute("sentence", words.say(refusal));
       return dishPage(model, form.name(), "/buy/dishes/" + id + "/change");
     }
   }

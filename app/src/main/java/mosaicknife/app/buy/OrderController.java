@@ -9,6 +9,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.buying.Offer.Form;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -32,7 +33,10 @@ class OrderController {
   private final HouseSettings houses;
   private final Paper paper;
 
-  OrderController(OrderPlacer orders, HouseSettings houses, Paper paper) {
+  private final Words words;
+
+  OrderController(OrderPlacer orders, HouseSettings houses, Paper paper, Words words) {
+    this.words = words;
     this.orders = orders;
     this.houses = houses;
     this.paper = paper;
@@ -117,7 +121,7 @@ class OrderController {
     try {
       orders.change(id, version, deliverOn, note);
     } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedNote", note);
     }
     return "redirect:/buy/orders/" + id;

@@ -13,6 +13,7 @@ import mosaicknife.app.buy.PriceKeeper.Confirmed;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.buying.Offer;
 import org.springframework.stereotype.Controller;
@@ -33,8 +34,15 @@ class PriceController {
   private final HouseSettings houses;
   private final Clock clock;
 
+  private final Words words;
+
   PriceController(
-      PriceKeeper prices, CatalogueEditor catalogue, HouseSettings houses, Clock clock) {
+      PriceKeeper prices,
+      CatalogueEditor catalogue,
+      HouseSettings houses,
+      Clock clock,
+      Words words) {
+    this.words = words;
     this.prices = prices;
     this.catalogue = catalogue;
     this.houses = houses;
@@ -76,7 +84,7 @@ class PriceController {
       UUID id = prices.look(supplier, day(validOn), text(file.getBytes()));
       return "redirect:/buy/prices/look/" + id;
     } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedSupplier", supplier);
       return "redirect:/buy/prices";
     }

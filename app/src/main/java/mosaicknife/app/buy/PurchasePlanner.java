@@ -9,11 +9,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
@@ -41,6 +43,7 @@ public class PurchasePlanner {
   private final PriceKeeper prices;
   private final OrderPlacer orders;
   private final CatalogueEditor catalogue;
+  private final HouseOptions options;
   private final HouseSettings houses;
   private final Clock clock;
 
@@ -49,12 +52,14 @@ public class PurchasePlanner {
       PriceKeeper prices,
       OrderPlacer orders,
       CatalogueEditor catalogue,
+      HouseOptions options,
       HouseSettings houses,
       Clock clock) {
     this.dishes = dishes;
     this.prices = prices;
     this.orders = orders;
     this.catalogue = catalogue;
+    this.options = options;
     this.houses = houses;
     this.clock = clock;
   }
@@ -95,7 +100,7 @@ public class PurchasePlanner {
   record Alternative(Substitute substitute, boolean inSeason, Optional<Candidate> candidate) {}
 
   Plan plan(long dishId, PlanWish wish) {
-    return plan(dishes.get(dishId), wish, dishes.all(), prices.candidates(), new OrderPlanner());
+    return plan(dishes.get(dishId), wish, dishes.all(), prices.candidates(), planner());
   }
 
   /**
@@ -139,7 +144,7 @@ public class PurchasePlanner {
   List<Plan> all(PlanWish wish) {
     List<Dish> all = dishes.all();
     List<Offer> candidates = prices.candidates();
-    OrderPlanner planner = new OrderPlanner();
+    OrderPlanner planner = planner();
     return all.stream().map(dish -> plan(dish, wish, all, candidates, planner)).toList();
   }
 
@@ -176,6 +181,10 @@ public class PurchasePlanner {
         surplusHome(dish, all));
   }
 
+  private OrderPlanner planner() {
+    return new OrderPlanner(HouseNorms.STARTING, catalogue.now());
+  }
+
   private static Optional<Demand> demand(Dish dish, ProfileName profile, Per per) {
     return Optional.ofNullable(dish.demand().get(profile))
         .filter(demand -> demand.portions() > 0)
@@ -187,6 +196,7 @@ public class PurchasePlanner {
         dish.rule(),
         dish.specification(),
         dish.whole(),
+        options.choices(),
         demand.distribution(),
         wish.onHand(),
         wish.level() / 100,

@@ -10,6 +10,7 @@ import mosaicknife.app.catalogue.CatalogueEditor.Imported;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Eating;
@@ -42,7 +43,10 @@ class CatalogueController {
   private final CatalogueEditor book;
   private final HouseSettings houses;
 
-  CatalogueController(CatalogueEditor book, HouseSettings houses) {
+  private final Words words;
+
+  CatalogueController(CatalogueEditor book, HouseSettings houses, Words words) {
+    this.words = words;
     this.book = book;
     this.houses = houses;
   }
@@ -69,7 +73,8 @@ class CatalogueController {
     model.addAttribute(
         "refused", query.isBlank() ? Optional.empty() : catalogue.findRefused(query));
     model.addAttribute(
-        "rows", found.stream().map(species -> FishRow.of(species, query, formats)).toList());
+        "rows",
+        found.stream().map(species -> FishRow.of(book.now(), species, query, formats)).toList());
   }
 
   @GetMapping("/catalogue/fish/{code}")
@@ -84,7 +89,7 @@ class CatalogueController {
   }
 
   private void fill(Model model, Species species) {
-    model.addAttribute("view", SpeciesView.of(species, houses.house().formats()));
+    model.addAttribute("view", SpeciesView.of(species, book.now(), houses.house().formats()));
     model.addAttribute("own", book.isOwn(species.code()));
     model.addAttribute("shippedToo", book.shipped(species.code()).isPresent());
     model.addAttribute("history", book.history(species.code()));
@@ -121,7 +126,7 @@ class CatalogueController {
       response.setStatus(422);
       fill(model, before);
       model.addAttribute("typed", typed);
-      model.addAttribute("sentence", refusal.getMessage());
+      model.addAttribute("sentence", words.say(refusal));
       return "catalogue/fish";
     }
     later.addFlashAttribute("done", "Kept. Plans and yields use it from now on.");
@@ -142,7 +147,7 @@ class CatalogueController {
     try {
       book.remove(species.code());
     } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       return "redirect:/catalogue/fish/" + species.code();
     }
     later.addFlashAttribute("done", species.name() + " is out of the catalogue.");
@@ -202,7 +207,7 @@ class CatalogueController {
       return "redirect:/catalogue/fish/" + made.code();
     } catch (Refusal | QuantityFormatException refusal) {
       response.setStatus(422);
-      model.addAttribute("sentence", refusal.getMessage());
+      model.addAttribute("sentence", words.say(refusal));
       return tonightPage(model);
     }
   }
@@ -241,7 +246,7 @@ class CatalogueController {
           "Read: %d fish changed, %d new, %d as they were."
               .formatted(imported.changed(), imported.made(), imported.same()));
     } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
     }
     return "redirect:/catalogue";
   }

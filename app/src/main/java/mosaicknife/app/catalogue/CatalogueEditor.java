@@ -12,6 +12,7 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.catalogue.SpeciesEditEntity.Kind;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
@@ -43,12 +44,16 @@ public class CatalogueEditor {
 
   private record Known(long lastEdit, Catalogue catalogue) {}
 
+  private final Words words;
+
   CatalogueEditor(
       SpeciesEditRepository edits,
       SpeciesJson json,
       PeopleRegister people,
       CurrentPerson current,
-      Clock clock) {
+      Clock clock,
+      Words words) {
+    this.words = words;
     this.edits = edits;
     this.json = json;
     this.people = people;
@@ -263,7 +268,7 @@ public class CatalogueEditor {
               .formatted(
                   number,
                   PlainText.line(document.code(), 200, "code", "code"),
-                  refusal.getMessage()));
+                  words.say(refusal)));
     }
   }
 

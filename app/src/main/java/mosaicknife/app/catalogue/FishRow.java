@@ -4,13 +4,14 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.MarketName;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.breakdown.LossNorm;
-import mosaicknife.core.breakdown.StartingNorms;
+import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.plan.CutPlan;
 
 /**
  * A fish in the list.
@@ -38,7 +39,7 @@ record FishRow(
 
   private static final int MOST_NAMES = 4;
 
-  static FishRow of(Species species, String query, Formats formats) {
+  static FishRow of(Catalogue kinds, Species species, String query, Formats formats) {
     String wanted = query.strip().toLowerCase(Locale.ROOT);
     String others =
         species.marketNames().stream()
@@ -52,7 +53,8 @@ record FishRow(
             .limit(MOST_NAMES)
             .collect(Collectors.joining(", "));
     double yield =
-        StartingNorms.of(species, State.GUTTED, Specification.SKIN_ON, LossNorm.STARTING).mains();
+        CutPlan.yieldOf(species, State.GUTTED, Specification.SKIN_ON, HouseNorms.STARTING, kinds)
+            .toDouble();
     return new FishRow(
         species.code(),
         species.name(),

@@ -14,6 +14,7 @@ import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.BodyPlan;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.MarketName;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Season.Months;
@@ -23,8 +24,8 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.breakdown.LossNorm;
-import mosaicknife.core.breakdown.StartingNorms;
+import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.plan.CutPlan;
 
 /**
  * A fish as its page shows it.
@@ -54,7 +55,7 @@ record SpeciesView(
 
   record YieldRow(String state, List<String> percents) {}
 
-  static SpeciesView of(Species species, Formats formats) {
+  static SpeciesView of(Species species, Catalogue kinds, Formats formats) {
     return new SpeciesView(
         species,
         names(species),
@@ -62,7 +63,7 @@ record SpeciesView(
         facts(species, formats),
         months(species),
         species.shares().stream().map(SpeciesView::part).toList(),
-        Arrays.stream(State.values()).map(state -> yields(species, state)).toList(),
+        Arrays.stream(State.values()).map(state -> yields(species, state, kinds)).toList(),
         drawing(species.plan()));
   }
 
@@ -168,12 +169,12 @@ record SpeciesView(
         .formatted(Math.max(0, mean - 2 * spread) * 100, (mean + 2 * spread) * 100);
   }
 
-  private static YieldRow yields(Species species, State state) {
+  private static YieldRow yields(Species species, State state, Catalogue kinds) {
     return new YieldRow(
         state.title(),
         Arrays.stream(Specification.values())
-            .map(to -> StartingNorms.of(species, state, to, LossNorm.STARTING).mains())
-            .map(mains -> "%.0f %%".formatted(mains * 100))
+            .map(to -> CutPlan.yieldOf(species, state, to, HouseNorms.STARTING, kinds))
+            .map(mains -> "%.0f %%".formatted(mains.toDouble() * 100))
             .toList());
   }
 }

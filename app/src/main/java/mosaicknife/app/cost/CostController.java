@@ -1,13 +1,15 @@
 package mosaicknife.app.cost;
 
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
+import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.stereotype.Controller;
@@ -22,11 +24,14 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class CostController {
 
-  private final BenchSheets sheets;
+  private final LotSheets sheets;
   private final LotRegister lots;
   private final HouseSettings houses;
 
-  CostController(BenchSheets sheets, LotRegister lots, HouseSettings houses) {
+  private final Words words;
+
+  CostController(LotSheets sheets, LotRegister lots, HouseSettings houses, Words words) {
+    this.words = words;
     this.sheets = sheets;
     this.lots = lots;
     this.houses = houses;
@@ -35,17 +40,17 @@ class CostController {
   @GetMapping("/cost/{id}")
   String cost(@PathVariable long id, Model model) {
     Formats formats = houses.house().formats();
-    BenchSheet sheet = sheets.get(id);
+    LotSheet sheet = sheets.get(id);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("cost", CostView.of(sheet, formats));
-    model.addAttribute("mosaic", sheet.mosaic(Size.SMALL, formats));
+    model.addAttribute("mosaic", LotMosaic.of(sheet, Size.SMALL, formats));
     model.addAttribute("portion", portionText(model, sheet, formats));
     return "cost/cost";
   }
 
   /** What was typed and refused stays in the field. */
-  private static Object portionText(Model model, BenchSheet sheet, Formats formats) {
+  private static Object portionText(Model model, LotSheet sheet, Formats formats) {
     Object typed = model.getAttribute("typedPortion");
     return typed != null ? typed : formats.mass(sheet.lot().portionTarget());
   }
@@ -67,7 +72,7 @@ class CostController {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
         throw missing;
       }
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedPortion", portion);
     }
     return "redirect:/cost/" + id;

@@ -7,8 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.dock.Lot;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
@@ -21,6 +19,7 @@ import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
 import mosaicknife.core.cost.Costing.PartCost;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.Mass;
 
@@ -81,8 +80,8 @@ record CostView(
   /** The yields on one basis. */
   record YieldRow(String basis, String mass, String mains, boolean estimated, String how) {}
 
-  static CostView of(BenchSheet sheet, Formats formats) {
-    Optional<CostSheet> costs = costs(sheet, sheet.lot().method());
+  static CostView of(LotSheet sheet, Formats formats) {
+    Optional<CostSheet> costs = sheet.costs(sheet.lot().costingMethod());
     Yields yields = Yields.of(sheet.breakdown(), sheet.lot().species());
     return new CostView(
         costs.map(c -> answer(c, formats)),
@@ -95,11 +94,6 @@ record CostView(
         yields(sheet.breakdown(), yields, formats),
         formats.percent(yields.usable()),
         formats.percent(yields.totalUse()));
-  }
-
-  private static Optional<CostSheet> costs(BenchSheet sheet, CostingMethod method) {
-    Lot lot = sheet.lot();
-    return CostSheet.of(method, sheet.breakdown(), lot.cost(), sheet.values(), lot.portionTarget());
   }
 
   private static Answer answer(CostSheet costs, Formats formats) {
@@ -162,16 +156,14 @@ record CostView(
     };
   }
 
-  /** Relative value needs sales prices, which are not kept yet; it is left out, not guessed. */
-  private static List<MethodRow> methods(BenchSheet sheet, Formats formats) {
+  private static List<MethodRow> methods(LotSheet sheet, Formats formats) {
     return Stream.of(CostingMethod.values())
-        .filter(method -> method != CostingMethod.RELATIVE_VALUE)
         .map(
             method -> {
-              Optional<CostSheet> costs = costs(sheet, method);
+              Optional<CostSheet> costs = sheet.costs(method);
               return new MethodRow(
                   method,
-                  method == sheet.lot().method(),
+                  method == sheet.lot().costingMethod(),
                   costs.map(c -> formats.money(c.costing().onMains())).orElse("–"),
                   costs.map(c -> formats.price(c.ediblePrice())).orElse("–"),
                   costs.flatMap(CostSheet::portionByCount).map(formats::money).orElse("–"));

@@ -6,25 +6,29 @@ import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.OptionChooser;
-import mosaicknife.app.bench.PurposeAssigner;
-import mosaicknife.app.bench.WayKeeper;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.parts.OptionChooser;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.WayKeeper;
 import mosaicknife.app.picture.FishPicture;
 import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
+import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
+import mosaicknife.app.use.UsualPurposes;
+import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,30 +42,40 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PlanController {
 
-  private final BenchSheets sheets;
+  private final LotSheets sheets;
   private final OptionChooser options;
+  private final HouseOptions houseOptions;
   private final WayKeeper ways;
   private final PurposeAssigner purposes;
+  private final UsualPurposes usual;
   private final DishEditor dishes;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
   private final CurrentPerson current;
   private final Paper paper;
 
+  private final Words words;
+
   PlanController(
-      BenchSheets sheets,
+      LotSheets sheets,
       OptionChooser options,
+      HouseOptions houseOptions,
       WayKeeper ways,
       PurposeAssigner purposes,
+      UsualPurposes usual,
       DishEditor dishes,
       CatalogueEditor catalogue,
       HouseSettings houses,
       CurrentPerson current,
-      Paper paper) {
+      Paper paper,
+      Words words) {
+    this.words = words;
     this.sheets = sheets;
     this.options = options;
+    this.houseOptions = houseOptions;
     this.ways = ways;
     this.purposes = purposes;
+    this.usual = usual;
     this.dishes = dishes;
     this.catalogue = catalogue;
     this.houses = houses;
@@ -71,13 +85,13 @@ class PlanController {
 
   @GetMapping("/plan/{id}")
   String plan(@PathVariable long id, Model model) {
-    BenchSheet sheet = sheets.get(id);
+    LotSheet sheet = sheets.get(id);
     Formats formats = houses.house().formats();
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("plan", view(sheet));
     model.addAttribute("drawing", drawing(sheet));
-    model.addAttribute("mosaic", sheet.mosaic(Size.LARGE, formats));
+    model.addAttribute("mosaic", LotMosaic.of(sheet, Size.LARGE, formats));
     model.addAttribute("venues", houses.venues());
     model.addAttribute("dishes", dishesOf(sheet));
     model.addAttribute("ways", ways.of(sheet.lot().species()));
@@ -85,13 +99,13 @@ class PlanController {
     return "cutplan/plan";
   }
 
-  private PlanView view(BenchSheet sheet) {
+  private PlanView view(LotSheet sheet) {
     House house = houses.house();
     return PlanView.of(
         new PlanView.Source(
             sheet,
             options.answers(sheet.lot().id()),
-            options.houseAnswers(),
+            houseOptions.answers(),
             houses.venues(),
             catalogue.now(),
             house.labourPerHour(),
@@ -99,7 +113,7 @@ class PlanController {
             house.formats()));
   }
 
-  private List<String> dishesOf(BenchSheet sheet) {
+  private List<String> dishesOf(LotSheet sheet) {
     String species = sheet.lot().species().code();
     return dishes.all().stream()
         .filter(dish -> dish.fish().contains(species))
@@ -107,12 +121,12 @@ class PlanController {
         .toList();
   }
 
-  private static FishPicture drawing(BenchSheet sheet) {
+  private static FishPicture drawing(LotSheet sheet) {
     return FishPicture.of(
         sheet.lot().species().plan(), slot -> sheet.find(slot).map(PlanController::mark));
   }
 
-  private static PartMark mark(BenchPart part) {
+  private static PartMark mark(LotPart part) {
     Standing standing =
         part.skipped()
             ? Standing.ABSENT
@@ -156,7 +170,7 @@ class PlanController {
 
   @PostMapping("/plan/{id}/usual")
   String usual(@PathVariable long id, RedirectAttributes later) {
-    return change(id, "#tiles", later, () -> purposes.planUsual(id));
+    return change(id, "#tiles", later, () -> usual.ofAll(id));
   }
 
   @PostMapping("/plan/{id}/ways")
@@ -169,7 +183,7 @@ class PlanController {
         "#ways",
         later,
         () -> {
-          BenchSheet sheet = sheets.get(id);
+          LotSheet sheet = sheets.get(id);
           ways.save(sheet.lot(), sheet.plan().choices(), name);
           later.addFlashAttribute(
               "done", "Saved. The next lot of this fish and size is planned so.");
@@ -188,7 +202,7 @@ class PlanController {
 
   @GetMapping(path = "/plan/{id}/sheet.pdf")
   ResponseEntity<byte[]> print(@PathVariable long id) {
-    BenchSheet sheet = sheets.get(id);
+    LotSheet sheet = sheets.get(id);
     House house = houses.house();
     Map<String, Object> model = new HashMap<>();
     model.put("house", house);
@@ -200,14 +214,14 @@ class PlanController {
     return paper.sheet("cutplan/cut-sheet", model, "cut-sheet-" + id + ".pdf");
   }
 
-  private static String change(long id, String at, RedirectAttributes later, Runnable work) {
+  private String change(long id, String at, RedirectAttributes later, Runnable work) {
     try {
       work.run();
     } catch (Refusal refusal) {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
       }
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       return "redirect:/plan/" + id;
     }
     return "redirect:/plan/" + id + at;

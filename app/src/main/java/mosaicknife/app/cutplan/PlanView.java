@@ -10,14 +10,14 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mosaicknife.app.bench.Answer;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.dock.Lot;
+import mosaicknife.app.catalogue.Answer;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.Plate;
 import mosaicknife.core.plan.CuttingOption;
@@ -66,7 +66,7 @@ record PlanView(
 
   /** A part with its fate. */
   record TileRow(
-      BenchPart part,
+      LotPart part,
       String mass,
       boolean measured,
       String inside,
@@ -83,7 +83,7 @@ record PlanView(
 
   /** What the view is made of. */
   record Source(
-      BenchSheet sheet,
+      LotSheet sheet,
       Map<String, Answer> answers,
       Map<String, Answer> house,
       List<Named> venues,
@@ -250,7 +250,7 @@ record PlanView(
 
   // ---- tiles ----------------------------------------------------------------------------------
 
-  private static TileRow tile(Source source, BenchPart part) {
+  private static TileRow tile(Source source, LotPart part) {
     Formats formats = source.formats();
     Optional<Purpose> usual = source.sheet().usualPurpose(part);
     String mass =
@@ -302,7 +302,7 @@ record PlanView(
     return source
         .sheet()
         .find(part.slot().code())
-        .flatMap(BenchPart::purpose)
+        .flatMap(LotPart::purpose)
         .or(() -> Optional.of(part.purpose()));
   }
 
@@ -324,7 +324,7 @@ record PlanView(
   }
 
   private static String line(TileRow tile) {
-    BenchPart part = tile.part();
+    LotPart part = tile.part();
     String dish = part.becomes().isEmpty() ? "" : " for " + part.becomes();
     return part.name() + ", " + tile.mass() + dish;
   }

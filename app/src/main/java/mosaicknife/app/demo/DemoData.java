@@ -6,29 +6,30 @@ import java.util.Currency;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.Entry;
-import mosaicknife.app.bench.Held;
-import mosaicknife.app.bench.PurposeAssigner;
 import mosaicknife.app.bench.SimulatedFish;
-import mosaicknife.app.bench.Take;
-import mosaicknife.app.bench.Use;
-import mosaicknife.app.bench.WeighingRecorder;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.device.StandInPanel;
-import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotRegister;
-import mosaicknife.app.dock.Origin;
-import mosaicknife.app.dock.Receipt;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.house.TrayEditor;
+import mosaicknife.app.lot.Delivery;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.lot.Arrival;
+import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Origin;
+import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -55,7 +56,7 @@ class DemoData implements ApplicationRunner {
   private final TrayEditor trays;
   private final LotRegister lots;
   private final WeighingRecorder bench;
-  private final BenchSheets sheets;
+  private final LotSheets sheets;
   private final PurposeAssigner purposes;
   private final SimulatedFish fish;
   private final CatalogueEditor catalogue;
@@ -71,7 +72,7 @@ class DemoData implements ApplicationRunner {
       TrayEditor trays,
       LotRegister lots,
       WeighingRecorder bench,
-      BenchSheets sheets,
+      LotSheets sheets,
       PurposeAssigner purposes,
       SimulatedFish fish,
       CatalogueEditor catalogue,
@@ -192,7 +193,7 @@ class DemoData implements ApplicationRunner {
     people.as(
         "ines",
         () -> {
-          for (BenchPart part : sheets.get(lot.id()).parts()) {
+          for (LotPart part : sheets.get(lot.id()).parts()) {
             if (part.kind().code().equals("fillet")) {
               assign(lot, part.slot(), Purpose.PLATE, worth("turbot, sea herbs", null));
             }
@@ -247,7 +248,7 @@ class DemoData implements ApplicationRunner {
             Origin.WILD,
             0,
             "");
-    for (BenchPart part : sheets.get(lot.id()).parts()) {
+    for (LotPart part : sheets.get(lot.id()).parts()) {
       Mass mass = fish.massOf(sheets.get(lot.id()), part.slot(), 1);
       boolean onTheTray = part.slot().equals("head");
       weigh(lot, part.slot(), onTheTray ? mass.plus(StandInPanel.TRAY) : mass);
@@ -318,24 +319,25 @@ class DemoData implements ApplicationRunner {
       int landedDaysAgo,
       String note) {
     return lots.receive(
-        new Receipt(
+        new Delivery(
             UUID.randomUUID(),
-            catalogue.now().getSpecies(species),
-            state,
-            count,
-            Mass.ofKilograms(invoiced),
-            own.isEmpty() ? Optional.empty() : Optional.of(Mass.ofKilograms(own)),
-            price(price),
-            supplier,
             venue.id(),
-            origin,
-            today().minusDays(landedDaysAgo),
-            note,
-            Arrival.UNASKED));
+            new Receipt(
+                catalogue.now().getSpecies(species),
+                state,
+                count,
+                Mass.ofKilograms(invoiced),
+                own.isEmpty() ? Optional.empty() : Optional.of(Mass.ofKilograms(own)),
+                price(price),
+                supplier,
+                origin,
+                today().minusDays(landedDaysAgo),
+                note,
+                Arrival.UNASKED)));
   }
 
   private void weighAll(Lot lot) {
-    for (BenchPart part : sheets.get(lot.id()).parts()) {
+    for (LotPart part : sheets.get(lot.id()).parts()) {
       weigh(lot, part.slot(), fish.massOf(sheets.get(lot.id()), part.slot(), 1));
     }
   }
@@ -354,7 +356,7 @@ class DemoData implements ApplicationRunner {
   }
 
   private void assign(Lot lot, String slot, Purpose purpose, Use use) {
-    BenchSheet sheet = sheets.get(lot.id());
+    LotSheet sheet = sheets.get(lot.id());
     purposes.assign(lot.id(), slot, sheet.find(slot).orElseThrow().version(), purpose, use);
   }
 

@@ -16,14 +16,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import javax.imageio.ImageIO;
-import mosaicknife.app.dock.Claim;
-import mosaicknife.app.dock.ClaimSettler;
-import mosaicknife.app.dock.Evidence;
-import mosaicknife.app.dock.EvidenceFiler;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotInspector;
-import mosaicknife.app.dock.LotRegister;
-import mosaicknife.app.dock.MeasuredFish;
+import mosaicknife.app.lot.Claim;
+import mosaicknife.app.lot.ClaimSettler;
+import mosaicknife.app.lot.Evidence;
+import mosaicknife.app.lot.EvidenceFiler;
+import mosaicknife.app.lot.LotInspector;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.lot.MeasuredFish;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Fitness;
@@ -36,6 +36,8 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
 class DemoDock {
+
+  private static final int MOST_LOTS = 50;
 
   private final LotRegister lots;
   private final LotInspector inspections;
@@ -61,7 +63,7 @@ class DemoDock {
 
   void load() {
     rules.load();
-    for (Lot lot : lots.all()) {
+    for (Lot lot : lots.open(MOST_LOTS)) {
       switch (lot.species().code()) {
         case "hake" -> inspect(lot, 0, 1, Fitness.RAW);
         case "turbot" -> inspect(lot, 0, 0, Fitness.RAW);
@@ -82,7 +84,7 @@ class DemoDock {
         new ClaimSettler.Asked(
             UUID.randomUUID(),
             Claim.Kind.SHORT,
-            lot.shortfall(),
+            lot.receipt().shortfall(),
             Optional.empty(),
             "Weighed drained on our scale, less than invoiced"));
   }

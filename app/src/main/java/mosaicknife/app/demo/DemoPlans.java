@@ -1,14 +1,15 @@
 package mosaicknife.app.demo;
 
 import java.util.Optional;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.OptionChooser;
-import mosaicknife.app.bench.PurposeAssigner;
-import mosaicknife.app.bench.WayKeeper;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.parts.OptionChooser;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.WayKeeper;
+import mosaicknife.app.use.UsualPurposes;
+import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -21,16 +22,23 @@ class DemoPlans {
   private static final long PLAICE = 5;
   private static final long ALBACORE = 7;
 
-  private final BenchSheets sheets;
+  private final LotSheets sheets;
   private final OptionChooser options;
   private final WayKeeper ways;
   private final PurposeAssigner purposes;
+  private final UsualPurposes usual;
 
-  DemoPlans(BenchSheets sheets, OptionChooser options, WayKeeper ways, PurposeAssigner purposes) {
+  DemoPlans(
+      LotSheets sheets,
+      OptionChooser options,
+      WayKeeper ways,
+      PurposeAssigner purposes,
+      UsualPurposes usual) {
     this.sheets = sheets;
     this.options = options;
     this.ways = ways;
     this.purposes = purposes;
+    this.usual = usual;
   }
 
   void load(Named counter) {
@@ -41,8 +49,8 @@ class DemoPlans {
   }
 
   private void plaice() {
-    purposes.planUsual(PLAICE);
-    BenchSheet sheet = sheets.get(PLAICE);
+    usual.ofAll(PLAICE);
+    LotSheet sheet = sheets.get(PLAICE);
     sheet.parts().stream()
         .filter(part -> part.purpose().filter(Purpose.PLATE::equals).isPresent())
         .forEach(part -> plan(PLAICE, part, Purpose.PLATE, "plaice on the bone", Optional.empty()));
@@ -52,8 +60,8 @@ class DemoPlans {
   /** One large fish over two venues: the bottom loins and the belly go to the counter. */
   private void albacore(Named counter) {
     options.choose(ALBACORE, "shape", "blocks", "even slices for the tasting menu");
-    purposes.planUsual(ALBACORE);
-    for (BenchPart part : sheets.get(ALBACORE).parts()) {
+    usual.ofAll(ALBACORE);
+    for (LotPart part : sheets.get(ALBACORE).parts()) {
       boolean bottom = part.slot().startsWith("loin-bottom");
       if (bottom || part.slot().equals("belly")) {
         plan(
@@ -68,7 +76,7 @@ class DemoPlans {
     }
   }
 
-  private void plan(long lot, BenchPart part, Purpose purpose, String dish, Optional<Long> venue) {
+  private void plan(long lot, LotPart part, Purpose purpose, String dish, Optional<Long> venue) {
     purposes.plan(lot, part.slot(), part.version(), Optional.of(purpose), dish, venue);
   }
 }

@@ -3,7 +3,7 @@ package mosaicknife.app.demo;
 import java.time.Clock;
 import java.time.LocalDate;
 import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.dock.LotInspector;
+import mosaicknife.app.lot.LotInspector;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.safety.LengthRule.Basis;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;

@@ -2,6 +2,8 @@ package mosaicknife.app.dock;
 
 import java.util.Arrays;
 import java.util.Optional;
+import mosaicknife.app.lot.Claim;
+import mosaicknife.app.lot.ClaimSettler;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;

@@ -10,12 +10,17 @@ import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.dock.ReceiptReader.Read;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.RefusedFish;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.CatchMethod;
+import mosaicknife.core.lot.Killing;
+import mosaicknife.core.lot.Origin;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,7 +33,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class DockController {
 
-  private static final int MOST_SHOWN = 8;
   private static final int MOST_FOUND = 12;
 
   private final LotRegister lots;
@@ -38,13 +42,17 @@ class DockController {
   private final CatalogueEditor catalogue;
   private final Clock clock;
 
+  private final Words words;
+
   DockController(
       LotRegister lots,
       OrderPlacer orders,
       ReceiptReader reader,
       HouseSettings houses,
       CatalogueEditor catalogue,
-      Clock clock) {
+      Clock clock,
+      Words words) {
+    this.words = words;
     this.lots = lots;
     this.orders = orders;
     this.reader = reader;
@@ -62,7 +70,7 @@ class DockController {
         orders.expected().stream()
             .map(order -> ExpectedView.of(order, lots.of(order), order.deliverOn().isBefore(today)))
             .toList());
-    model.addAttribute("lots", lots.all().stream().limit(MOST_SHOWN).toList());
+    model.addAttribute("lots", lots.newest());
     return "dock/dock";
   }
 
@@ -93,13 +101,13 @@ class DockController {
       @ModelAttribute("form") ReceiptForm form, Model model, HttpServletResponse response) {
     Read read = reader.read(form);
     Map<String, String> problems = read.problems();
-    if (read.receipt().isPresent()) {
+    if (read.delivery().isPresent()) {
       try {
         return "redirect:/dock/"
-            + SentTwice.survive(() -> lots.receive(read.receipt().get())).id()
+            + SentTwice.survive(() -> lots.receive(read.delivery().get())).id()
             + "?received";
       } catch (Refusal refusal) {
-        problems = Map.of(refusal.field(), refusal.getMessage());
+        problems = Map.of(refusal.field(), words.say(refusal));
       }
     }
     response.setStatus(422);
@@ -125,8 +133,7 @@ class DockController {
     if (!query.isBlank()) {
       return fish.search(query).stream().limit(MOST_FOUND).toList();
     }
-    List<Species> usual =
-        lots.all().stream().map(Lot::species).distinct().limit(MOST_FOUND).toList();
+    List<Species> usual = lots.lastSpecies(MOST_FOUND);
     return usual.isEmpty() ? fish.species().stream().limit(MOST_FOUND).toList() : usual;
   }
 

@@ -3,6 +3,7 @@ package mosaicknife.app.dock;
 import java.util.List;
 import mosaicknife.app.buy.Order;
 import mosaicknife.app.buy.OrderLine;
+import mosaicknife.core.lot.Lot;
 
 /**
  * An order that the dock expects, with what came of it.

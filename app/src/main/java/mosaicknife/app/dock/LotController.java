@@ -13,12 +13,20 @@ import java.util.Locale;
 import java.util.Map;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.Claim;
+import mosaicknife.app.lot.ClaimSettler;
+import mosaicknife.app.lot.Evidence;
+import mosaicknife.app.lot.EvidenceFiler;
+import mosaicknife.app.lot.LotInspector;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.safety.Fitness;
@@ -51,6 +59,8 @@ class LotController {
   private final HouseSettings houses;
   private final Paper paper;
 
+  private final Words words;
+
   LotController(
       LotRegister lots,
       LotInspector inspections,
@@ -58,7 +68,9 @@ class LotController {
       ClaimSettler claims,
       CatalogueEditor catalogue,
       HouseSettings houses,
-      Paper paper) {
+      Paper paper,
+      Words words) {
+    this.words = words;
     this.lots = lots;
     this.inspections = inspections;
     this.evidence = evidence;
@@ -93,7 +105,7 @@ class LotController {
     try {
       model.addAttribute("verdict", VerdictView.of(inspections.judge(lot, grades)));
     } catch (Refusal refusal) {
-      model.addAttribute("waiting", refusal.getMessage());
+      model.addAttribute("waiting", words.say(refusal));
     }
     return "dock/inspect :: verdict";
   }
@@ -126,7 +138,7 @@ class LotController {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
       }
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedSigns", new HashMap<>(typed));
     }
     return "redirect:/dock/" + id + "#inspect";
@@ -142,7 +154,7 @@ class LotController {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
       }
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedFish", form.fish());
     }
     return "redirect:/dock/" + id + "#fish";
@@ -163,7 +175,7 @@ class LotController {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
       }
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
     }
     return "redirect:/dock/" + id + "#evidence";
   }
@@ -196,7 +208,7 @@ class LotController {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
         throw missing;
       }
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute(
           "typedClaim",
           new HashMap<>(
@@ -225,7 +237,7 @@ class LotController {
       claims.settle(claim, version, status, ClaimForm.money(amount, formats()));
       later.addFlashAttribute("done", "The claim is " + status.title() + ".");
     } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
     }
     return "redirect:/dock/" + id + "#claims";
   }
@@ -284,7 +296,7 @@ class LotController {
       inspections.keepRule(species.code(), basis, Length.parse(minimum), source, day(expires));
       later.addFlashAttribute("done", "The rule for " + species.name() + " is kept.");
     } catch (Refusal | QuantityFormatException refusal) {
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute(
           "typed",
           new HashMap<>(

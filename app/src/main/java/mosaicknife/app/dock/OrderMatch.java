@@ -8,6 +8,7 @@ import mosaicknife.app.buy.Order;
 import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 
@@ -91,7 +92,7 @@ public record OrderMatch(
   }
 
   private static Optional<String> size(Lot lot, OrderLine line, Formats formats) {
-    Mass mean = Mass.ofMilligrams(lot.purchased().milligrams() / lot.fish());
+    Mass mean = lot.receipt().meanFish();
     if (line.grade().contains(mean)) {
       return Optional.empty();
     }

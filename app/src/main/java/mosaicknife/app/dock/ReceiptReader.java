@@ -15,12 +15,19 @@ import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.Delivery;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Arrival;
+import mosaicknife.core.lot.CatchMethod;
+import mosaicknife.core.lot.Killing;
+import mosaicknife.core.lot.Origin;
+import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.PriceText;
@@ -38,8 +45,15 @@ public class ReceiptReader {
   private final OrderPlacer orders;
   private final CurrentPerson current;
 
+  private final Words words;
+
   ReceiptReader(
-      CatalogueEditor catalogue, HouseSettings houses, OrderPlacer orders, CurrentPerson current) {
+      CatalogueEditor catalogue,
+      HouseSettings houses,
+      OrderPlacer orders,
+      CurrentPerson current,
+      Words words) {
+    this.words = words;
     this.catalogue = catalogue;
     this.houses = houses;
     this.orders = orders;
@@ -71,10 +85,10 @@ public class ReceiptReader {
   /**
    * What came of reading.
    *
-   * @param receipt the delivery, if every field was understood
+   * @param delivery the delivery, if every field was understood
    * @param problems a sentence per field that was not, in the order of the form
    */
-  public record Read(Optional<Receipt> receipt, Map<String, String> problems) {}
+  public record Read(Optional<Delivery> delivery, Map<String, String> problems) {}
 
   /**
    * Reads a delivery.
@@ -137,7 +151,6 @@ public class ReceiptReader {
     }
     Receipt receipt =
         new Receipt(
-            ClientIds.of(form.id()),
             species.orElseThrow(),
             state.orElseThrow(),
             fish.orElseThrow(),
@@ -145,7 +158,6 @@ public class ReceiptReader {
             own.orElseThrow(),
             price.orElseThrow(),
             supplier.orElseThrow(),
-            venue.orElseThrow(),
             origin.orElseThrow(),
             landed.orElseThrow(),
             note.orElseThrow(),
@@ -156,15 +168,15 @@ public class ReceiptReader {
                 optional(CatchMethod.values(), form.method()),
                 area.orElseThrow(),
                 optional(Killing.values(), form.killing())));
-    return new Read(Optional.of(receipt), problems);
+    return new Read(
+        Optional.of(new Delivery(ClientIds.of(form.id()), venue.orElseThrow(), receipt)), problems);
   }
 
-  private static <T> Optional<T> field(
-      String name, Map<String, String> problems, Supplier<T> reader) {
+  private <T> Optional<T> field(String name, Map<String, String> problems, Supplier<T> reader) {
     try {
       return Optional.of(reader.get());
     } catch (Refusal | QuantityFormatException e) {
-      problems.put(name, e.getMessage());
+      problems.put(name, words.say(e));
       return Optional.empty();
     }
   }

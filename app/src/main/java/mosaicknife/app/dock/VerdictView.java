@@ -2,6 +2,7 @@ package mosaicknife.app.dock;
 
 import java.util.List;
 import java.util.Locale;
+import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Freshness;
 

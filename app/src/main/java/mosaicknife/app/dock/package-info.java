@@ -1,7 +1,7 @@
 /**
- * The dock: lots as they were received.
+ * The dock: what is expected, what came, how it looks, whether it is what is paid for.
  *
- * <p>Other stations read lots through {@link mosaicknife.app.dock.LotRegister}; they learn of a new
- * one by the event {@link mosaicknife.app.dock.LotReceived}.
+ * <p>Pages and forms only; lots, inspections, papers and claims are stored by {@code lot}. Read
+ * {@link mosaicknife.app.dock.ReceiptReader}, {@code DockController} and {@code DockLotController}.
  */
 package mosaicknife.app.dock;

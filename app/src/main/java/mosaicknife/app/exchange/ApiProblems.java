@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.UUID;
 import mosaicknife.app.shared.DatabaseTrouble;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -24,18 +25,24 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 @Order(1)
 class ApiProblems {
 
+  private final Words words;
+
+  ApiProblems(Words words) {
+    this.words = words;
+  }
+
   private static final Logger LOG = LoggerFactory.getLogger(ApiProblems.class);
 
   @ExceptionHandler(Refusal.class)
   ProblemDetail refused(Refusal refusal) {
     ProblemDetail problem =
         switch (refusal.kind()) {
-          case INPUT -> problem(HttpStatus.UNPROCESSABLE_CONTENT, refusal.getMessage());
-          case STALE -> problem(HttpStatus.CONFLICT, refusal.getMessage());
-          case MISSING -> problem(HttpStatus.NOT_FOUND, refusal.getMessage());
+          case INPUT -> problem(HttpStatus.UNPROCESSABLE_CONTENT, words.say(refusal));
+          case STALE -> problem(HttpStatus.CONFLICT, words.say(refusal));
+          case MISSING -> problem(HttpStatus.NOT_FOUND, words.say(refusal));
         };
     if (!refusal.field().isEmpty()) {
-      problem.setProperty("fields", Map.of(refusal.field(), refusal.getMessage()));
+      problem.setProperty("fields", Map.of(refusal.field(), words.say(refusal)));
     }
     return problem;
   }
@@ -53,7 +60,7 @@ class ApiProblems {
 
   @ExceptionHandler(QuantityFormatException.class)
   ProblemDetail notAQuantity(QuantityFormatException e) {
-    return problem(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
+    return problem(HttpStatus.UNPROCESSABLE_CONTENT, words.say(e));
   }
 
   @ExceptionHandler({

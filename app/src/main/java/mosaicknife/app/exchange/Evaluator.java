@@ -18,6 +18,7 @@ import mosaicknife.app.exchange.EvaluationAnswer.PartCostJson;
 import mosaicknife.app.exchange.EvaluationAnswer.YieldJson;
 import mosaicknife.app.exchange.EvaluationRequest.PartRequest;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
@@ -52,7 +53,10 @@ class Evaluator {
 
   private final CatalogueEditor catalogue;
 
-  Evaluator(CatalogueEditor catalogue) {
+  private final Words words;
+
+  Evaluator(CatalogueEditor catalogue, Words words) {
+    this.words = words;
     this.catalogue = catalogue;
   }
 
@@ -225,7 +229,7 @@ class Evaluator {
       try {
         return reader.get();
       } catch (Refusal | QuantityFormatException e) {
-        problems.put(name, e.getMessage());
+        problems.put(name, words.say(e));
         return otherwise;
       }
     }

@@ -2,22 +2,26 @@ package mosaicknife.app.exchange;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.Entry;
-import mosaicknife.app.bench.Take;
-import mosaicknife.app.bench.WeighingFact;
-import mosaicknife.app.bench.WeighingRecorder;
-import mosaicknife.app.dock.Lot;
-import mosaicknife.app.dock.LotRegister;
 import mosaicknife.app.dock.ReceiptForm;
 import mosaicknife.app.dock.ReceiptReader;
 import mosaicknife.app.exchange.ApiProblems.FieldProblems;
+import mosaicknife.app.lot.LotLine;
+import mosaicknife.app.lot.LotPage;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import org.springframework.http.HttpStatus;
@@ -26,6 +30,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -37,14 +42,14 @@ class LotApi {
 
   private final LotRegister lots;
   private final ReceiptReader reader;
-  private final BenchSheets sheets;
+  private final LotSheets sheets;
   private final WeighingRecorder bench;
   private final CurrentPerson current;
 
   LotApi(
       LotRegister lots,
       ReceiptReader reader,
-      BenchSheets sheets,
+      LotSheets sheets,
       WeighingRecorder bench,
       CurrentPerson current) {
     this.lots = lots;
@@ -54,11 +59,71 @@ class LotApi {
     this.current = current;
   }
 
+  /**
+   * A lot in the list; ask for it by its number to see its parts.
+   *
+   * @param id the lot number
+   * @param species the code of the species
+   * @param speciesName its name
+   * @param state the state on arrival
+   * @param fish how many fish
+   * @param grams the mass as purchased
+   * @param supplier the supplier
+   * @param venue the venue
+   * @param receivedAt when it was received
+   * @param open whether it is open
+   */
+  record LineJson(
+      long id,
+      String species,
+      String speciesName,
+      State state,
+      int fish,
+      BigDecimal grams,
+      String supplier,
+      String venue,
+      Instant receivedAt,
+      boolean open) {
+
+    private static LineJson of(LotLine line) {
+      return new LineJson(
+          line.id(),
+          line.species().code(),
+          line.species().name(),
+          line.state(),
+          line.fish(),
+          line.mass().inGrams(),
+          line.supplier(),
+          line.venue(),
+          line.receivedAt(),
+          !line.finished());
+    }
+  }
+
+  /**
+   * One page of lots.
+   *
+   * @param lots the lots, open ones first, the newest first
+   * @param page which page, from 1
+   * @param pages how many there are
+   * @param total how many lots were found
+   */
+  record PageJson(List<LineJson> lots, int page, int pages, long total) {}
+
   @GetMapping
-  @Operation(summary = "List lots, open ones first")
-  List<LotJson> list() {
-    boolean withCosts = current.may(Permission.SEE_COSTS);
-    return sheets.all().stream().map(sheet -> LotJson.of(sheet, withCosts)).toList();
+  @Operation(
+      summary = "Find lots, open ones first",
+      description =
+          "By a fish's name, part of a supplier's name, a lot number or a day; all without text."
+              + " No lot is left out: ask for the next page until it is the last.")
+  PageJson list(
+      @RequestParam(defaultValue = "") String text, @RequestParam(defaultValue = "1") int page) {
+    LotPage found = lots.search(text, page);
+    return new PageJson(
+        found.lines().stream().map(LineJson::of).toList(),
+        found.number(),
+        found.pages(),
+        found.total());
   }
 
   @GetMapping("/{id}")
@@ -79,14 +144,15 @@ class LotApi {
     Lot lot =
         SentTwice.survive(
             () ->
-                lots.receive(read.receipt().orElseThrow(() -> new FieldProblems(read.problems()))));
+                lots.receive(
+                    read.delivery().orElseThrow(() -> new FieldProblems(read.problems()))));
     return get(lot.id());
   }
 
   @GetMapping("/{id}/weighings")
   @Operation(summary = "List the weighings of a lot, superseded ones too")
-  List<WeighingFact> weighings(@PathVariable long id) {
-    return sheets.facts(id);
+  List<FactJson> weighings(@PathVariable long id) {
+    return sheets.facts(id).stream().map(FactJson::of).toList();
   }
 
   /**

@@ -5,11 +5,11 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.dock.Lot;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -76,7 +76,7 @@ record LotJson(
       BigDecimal expectedGrams,
       BigDecimal measuredGrams) {
 
-    private static PartJson of(BenchPart part) {
+    private static PartJson of(LotPart part) {
       return new PartJson(
           part.slot(),
           part.name(),
@@ -87,7 +87,7 @@ record LotJson(
     }
   }
 
-  static LotJson of(BenchSheet sheet, boolean withCosts) {
+  static LotJson of(LotSheet sheet, boolean withCosts) {
     Lot lot = sheet.lot();
     return new LotJson(
         lot.id(),

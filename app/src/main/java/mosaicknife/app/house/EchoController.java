@@ -2,6 +2,7 @@ package mosaicknife.app.house;
 
 import java.util.List;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.PriceText;
@@ -17,7 +18,10 @@ class EchoController {
 
   private final HouseSettings houses;
 
-  EchoController(HouseSettings houses) {
+  private final Words words;
+
+  EchoController(HouseSettings houses, Words words) {
+    this.words = words;
     this.houses = houses;
   }
 
@@ -57,7 +61,7 @@ class EchoController {
       MassText text = MassText.parse(typed, bare);
       return new Echo(text.echo(), text.note().stream().toList());
     } catch (QuantityFormatException problem) {
-      return new Echo("", List.of(problem.getMessage()));
+      return new Echo("", List.of(words.say(problem)));
     }
   }
 }

@@ -23,6 +23,12 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 @Order(10)
 class ProblemPages {
 
+  private final Words words;
+
+  ProblemPages(Words words) {
+    this.words = words;
+  }
+
   private static final Logger LOG = LoggerFactory.getLogger(ProblemPages.class);
 
   @ExceptionHandler(Refusal.class)
@@ -33,12 +39,12 @@ class ProblemPages {
           case STALE -> HttpStatus.CONFLICT;
           case MISSING -> HttpStatus.NOT_FOUND;
         };
-    return page(request, status, refusal.getMessage());
+    return page(request, status, words.say(refusal));
   }
 
   @ExceptionHandler(QuantityFormatException.class)
   ModelAndView notAQuantity(QuantityFormatException problem, HttpServletRequest request) {
-    return page(request, HttpStatus.UNPROCESSABLE_CONTENT, problem.getMessage());
+    return page(request, HttpStatus.UNPROCESSABLE_CONTENT, words.say(problem));
   }
 
   @ExceptionHandler(OptimisticLockingFailureException.class)

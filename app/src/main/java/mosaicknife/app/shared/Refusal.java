@@ -1,9 +1,13 @@
 package mosaicknife.app.shared;
 
+import java.util.Optional;
+import mosaicknife.core.finding.Finding;
+
 /**
  * Something was asked for that the rules do not allow; nothing was stored.
  *
- * <p>The message is one plain sentence for the person who asked: what happened and what to do.
+ * <p>{@link Words#say(RuntimeException)} gives one plain sentence for the person who asked: what
+ * happened and what to do.
  */
 public class Refusal extends RuntimeException {
 
@@ -11,6 +15,7 @@ public class Refusal extends RuntimeException {
 
   private final Kind kind;
   private final String field;
+  private final transient Finding finding;
 
   /** Why something was refused. */
   public enum Kind {
@@ -26,6 +31,46 @@ public class Refusal extends RuntimeException {
     super(sentence);
     this.kind = kind;
     this.field = field;
+    this.finding = null;
+  }
+
+  private Refusal(Kind kind, Finding finding) {
+    super(finding.key() + " " + finding.figures());
+    this.kind = kind;
+    this.field = finding.field();
+    this.finding = finding;
+  }
+
+  /**
+   * Refuses what a rule of the core found wrong.
+   *
+   * @param finding what it found, about one field or none
+   * @return the refusal
+   */
+  public static Refusal of(Finding finding) {
+    return new Refusal(Kind.INPUT, finding);
+  }
+
+  /**
+   * Refuses if a rule of the core found something wrong.
+   *
+   * @param finding what it found, if anything
+   * @throws Refusal if there is a finding
+   */
+  public static void ifFound(Optional<Finding> finding) {
+    finding.ifPresent(
+        found -> {
+          throw of(found);
+        });
+  }
+
+  /**
+   * Returns what a rule found, to be put into words.
+   *
+   * @return the finding; empty where the message is a sentence already
+   */
+  public Optional<Finding> finding() {
+    return Optional.ofNullable(finding);
   }
 
   /**

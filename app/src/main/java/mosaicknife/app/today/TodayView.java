@@ -1,14 +1,19 @@
 package mosaicknife.app.today;
 
-import java.util.ArrayList;
 import java.util.List;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.dock.Lot;
+import java.util.Locale;
+import java.util.Map;
+import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.breakdown.Balance.Verdict;
+import mosaicknife.core.lot.Decision;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.NextStep;
+import mosaicknife.core.lot.Station;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.Mass;
 
@@ -20,11 +25,11 @@ import mosaicknife.core.quantity.Mass;
  * @param inside how much is still inside uncut fish; empty if nothing is
  * @param portions how many whole portions are cut or in fillets of open lots
  */
-record TodayView(List<Row> rows, List<Decision> decisions, String inside, long portions) {
+record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long portions) {
 
   /** One lot. */
   record Row(
-      BenchSheet sheet,
+      LotSheet sheet,
       Lot lot,
       MosaicPicture mosaic,
       String mass,
@@ -35,11 +40,18 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
       String nextLink) {}
 
   /** One thing to decide, with the page where it is decided. */
-  record Decision(String kind, String sentence, String link, String action) {}
+  record Pressing(String kind, String sentence, String link, String action) {}
 
-  static TodayView of(List<BenchSheet> sheets, Formats formats) {
-    List<Decision> decisions = new ArrayList<>();
-    sheets.stream().filter(s -> !s.lot().isFinished()).forEach(s -> decide(s, decisions, formats));
+  static TodayView of(List<LotSheet> sheets, Formats formats) {
+    List<Pressing> decisions =
+        sheets.stream()
+            .flatMap(
+                s ->
+                    Decision.of(s).stream()
+                        .map(open -> Map.entry(open.what(), decision(s, open, formats))))
+            .sorted(Map.Entry.comparingByKey())
+            .map(Map.Entry::getValue)
+            .toList();
     Mass inside =
         Mass.total(
             sheets.stream()
@@ -47,32 +59,23 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
                 .map(s -> s.balance().remainder())
                 .toList());
     List<Row> rows = sheets.stream().map(s -> row(s, formats)).toList();
-    long portions =
-        sheets.stream()
-            .filter(s -> !s.lot().isFinished())
-            .mapToLong(s -> portions(s).count())
-            .sum();
+    long portions = sheets.stream().mapToLong(s -> s.portions().count()).sum();
     return new TodayView(
         rows, decisions, inside.isPositive() ? formats.mass(inside) : "", portions);
   }
 
-  private static Row row(BenchSheet sheet, Formats formats) {
+  private static Row row(LotSheet sheet, Formats formats) {
     Lot lot = sheet.lot();
-    Step step = step(sheet);
     return new Row(
         sheet,
         lot,
-        sheet.mosaic(Size.SMALL, formats),
+        LotMosaic.of(sheet, Size.SMALL, formats),
         formats.mass(lot.purchased()),
         "%d of %d".formatted(sheet.weightsTaken(), sheet.weights()),
         sheet.balance().verdict().name(),
-        text(portions(sheet)),
-        step.words(),
-        step.link());
-  }
-
-  private static WholePortions portions(BenchSheet sheet) {
-    return WholePortions.in(sheet.breakdown().mains(), sheet.lot().portionTarget());
+        text(sheet.portions()),
+        words(sheet.nextStep()),
+        link(sheet.nextStep().station(), lot.id()));
   }
 
   private static String text(WholePortions portions) {
@@ -82,65 +85,52 @@ record TodayView(List<Row> rows, List<Decision> decisions, String inside, long p
     return (portions.isEstimated() ? "≈ " : "") + portions.count();
   }
 
-  /** What comes next for a lot, and where. */
-  private record Step(String words, String link) {}
-
-  private static Step step(BenchSheet sheet) {
-    Lot lot = sheet.lot();
-    if (lot.isFinished()) {
-      return new Step("Closed", "/use/" + lot.id());
-    }
-    return switch (sheet.balance().verdict()) {
-      case OVER, SHORT -> new Step("Look at the tally", "/bench/" + lot.id());
-      case OPEN ->
-          new Step(
-              sheet.balance().tallied().isPositive() ? "Go on weighing" : "Start weighing",
-              "/bench/" + lot.id());
-      case CLOSED ->
-          sheet.open().isEmpty()
-              ? new Step("Close the lot", "/bench/" + lot.id())
-              : new Step("Decide the rest", "/use/" + lot.id());
+  private static String words(NextStep step) {
+    return switch (step) {
+      case NOTHING -> "Closed";
+      case LOOK_AT_THE_TALLY -> "Look at the tally";
+      case WEIGH_ON -> "Go on weighing";
+      case START_WEIGHING -> "Start weighing";
+      case DECIDE_THE_REST -> "Decide the rest";
+      case CLOSE -> "Close the lot";
     };
   }
 
-  private static void decide(BenchSheet sheet, List<Decision> decisions, Formats formats) {
-    Lot lot = sheet.lot();
-    Verdict verdict = sheet.balance().verdict();
-    if (verdict == Verdict.OVER || verdict == Verdict.SHORT) {
-      String off = formats.mass(sheet.balance().remainder().abs());
-      decisions.add(
-          0,
-          new Decision(
-              "alarm",
-              verdict == Verdict.OVER
-                  ? "%s does not add up: %s over.".formatted(lot.title(), off)
-                  : "%s does not add up: %s missing.".formatted(lot.title(), off),
-              "/bench/" + lot.id(),
-              "Look at the tally"));
-    }
-    List<BenchPart> open = sheet.open();
-    if (verdict == Verdict.CLOSED && !open.isEmpty()) {
-      decisions.add(
-          new Decision(
-              "open",
-              "%s: %s".formatted(lot.title(), withoutPurpose(open)),
-              "/use/" + lot.id(),
-              "Decide"));
-    }
-    lot.shortfall()
-        .filter(gap -> lot.isShortDelivery())
-        .ifPresent(
-            gap ->
-                decisions.add(
-                    new Decision(
-                        "came-short",
-                        "%s came %s short of the invoice."
-                            .formatted(lot.title(), formats.mass(gap)),
-                        "/dock/" + lot.id(),
-                        "See the receipt")));
+  /** The address of a station for one lot. */
+  static String link(Station station, long lot) {
+    return "/" + station.name().toLowerCase(Locale.ROOT) + "/" + lot;
   }
 
-  private static String withoutPurpose(List<BenchPart> open) {
+  private static Pressing decision(LotSheet sheet, Decision open, Formats formats) {
+    String title = sheet.lot().title();
+    String mass = open.mass().map(formats::mass).orElse("");
+    String link = link(open.what().station(), sheet.lot().id());
+    return switch (open.what()) {
+      case TALLY_OVER ->
+          new Pressing(
+              "alarm",
+              "%s does not add up: %s over.".formatted(title, mass),
+              link,
+              "Look at the tally");
+      case TALLY_SHORT ->
+          new Pressing(
+              "alarm",
+              "%s does not add up: %s missing.".formatted(title, mass),
+              link,
+              "Look at the tally");
+      case PURPOSE_OPEN ->
+          new Pressing(
+              "open", "%s: %s".formatted(title, withoutPurpose(open.parts())), link, "Decide");
+      case CAME_SHORT ->
+          new Pressing(
+              "came-short",
+              "%s came %s short of the invoice.".formatted(title, mass),
+              link,
+              "See the receipt");
+    };
+  }
+
+  private static String withoutPurpose(List<LotPart> open) {
     String first = open.get(0).name();
     return open.size() == 1
         ? first + " has no purpose yet."

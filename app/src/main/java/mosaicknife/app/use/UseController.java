@@ -4,17 +4,19 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import mosaicknife.app.account.PeopleRegister;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.Held;
-import mosaicknife.app.bench.PurposeAssigner;
-import mosaicknife.app.bench.Use;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
+import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
+import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.PriceText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.UnitPrice;
@@ -31,27 +33,37 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class UseController {
 
-  private final BenchSheets sheets;
+  private final LotSheets sheets;
   private final PurposeAssigner purposes;
+  private final UsualPurposes usual;
   private final PeopleRegister people;
   private final HouseSettings houses;
 
+  private final Words words;
+
   UseController(
-      BenchSheets sheets, PurposeAssigner purposes, PeopleRegister people, HouseSettings houses) {
+      LotSheets sheets,
+      PurposeAssigner purposes,
+      UsualPurposes usual,
+      PeopleRegister people,
+      HouseSettings houses,
+      Words words) {
+    this.words = words;
     this.sheets = sheets;
     this.purposes = purposes;
+    this.usual = usual;
     this.people = people;
     this.houses = houses;
   }
 
-  @GetMapping("/use/{id}")
+  @GetMapping("/uses/{id}")
   String use(@PathVariable long id, @RequestParam Optional<String> part, Model model) {
     Formats formats = houses.house().formats();
-    BenchSheet sheet = sheets.get(id);
+    LotSheet sheet = sheets.get(id);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("use", UseView.of(sheet, people.names(), formats));
-    model.addAttribute("mosaic", sheet.mosaic(Size.LARGE, formats));
+    model.addAttribute("mosaic", LotMosaic.of(sheet, Size.LARGE, formats));
     model.addAttribute("people", people.everybody());
     model.addAttribute("detail", part.or(() -> flashed(model)).orElse(""));
     return "use/use";
@@ -61,7 +73,7 @@ class UseController {
     return Optional.ofNullable((String) model.getAttribute("refusedPart"));
   }
 
-  @PostMapping("/use/{id}/parts/{slot}")
+  @PostMapping("/uses/{id}/parts/{slot}")
   String assign(
       @PathVariable long id,
       @PathVariable String slot,
@@ -75,18 +87,18 @@ class UseController {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
         throw missing;
       }
-      later.addFlashAttribute("sentence", refusal.getMessage());
+      later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("refusedPart", slot);
       later.addFlashAttribute("typed", form);
       later.addFlashAttribute("typedPurpose", purpose);
     }
-    return "redirect:/use/" + id;
+    return "redirect:/uses/" + id;
   }
 
-  @PostMapping("/use/{id}/usual")
+  @PostMapping("/uses/{id}/usual")
   String usual(@PathVariable long id) {
-    purposes.assignUsual(id);
-    return "redirect:/use/" + id;
+    usual.ofWeighed(id);
+    return "redirect:/uses/" + id;
   }
 
   private Use use(UseForm form, Purpose purpose) {

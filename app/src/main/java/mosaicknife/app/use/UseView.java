@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheet;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -21,7 +21,7 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
 
   /** One part and the purposes it may have. */
   record Row(
-      BenchPart part,
+      LotPart part,
       String weight,
       boolean weighed,
       String share,
@@ -35,7 +35,7 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
   /** One purpose over all parts. */
   record Total(Purpose purpose, String mass, String share, boolean any) {}
 
-  static UseView of(BenchSheet sheet, Map<Long, String> names, Formats formats) {
+  static UseView of(LotSheet sheet, Map<Long, String> names, Formats formats) {
     Mass whole = sheet.lot().purchased();
     List<Row> rows =
         sheet.expectedParts().stream().map(part -> row(sheet, part, names, formats)).toList();
@@ -55,8 +55,7 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
     return new UseView(rows, totals, open.isPositive() ? formats.mass(open) : "");
   }
 
-  private static Row row(
-      BenchSheet sheet, BenchPart part, Map<Long, String> names, Formats formats) {
+  private static Row row(LotSheet sheet, LotPart part, Map<Long, String> names, Formats formats) {
     Optional<Purpose> usual = sheet.usualPurpose(part);
     Mass shown = part.isStarted() ? part.mass() : part.expected().orElse(Mass.ZERO);
     return new Row(
@@ -79,7 +78,7 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
             .orElse(""));
   }
 
-  private static Choice choice(BenchPart part, Purpose purpose, Optional<Purpose> usual) {
+  private static Choice choice(LotPart part, Purpose purpose, Optional<Purpose> usual) {
     return new Choice(
         purpose,
         part.purpose().filter(purpose::equals).isPresent(),

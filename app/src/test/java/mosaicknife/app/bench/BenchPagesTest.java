@@ -15,8 +15,13 @@ import java.util.UUID;
 import javax.sql.DataSource;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.TallyMender;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Explanation.Cause;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.quantity.Mass;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
@@ -33,7 +38,7 @@ public class BenchPagesTest extends WithPages {
   private static final long GURNARDS = 6;
   private static final long ALBACORE = 7;
 
-  @Autowired private BenchSheets sheets;
+  @Autowired private LotSheets sheets;
   @Autowired private TallyMender tallies;
   @Autowired private DataSource database;
 
@@ -55,7 +60,7 @@ public class BenchPagesTest extends WithPages {
     return answer.getContentAsString(StandardCharsets.UTF_8);
   }
 
-  private BenchPart part(long lot, String slot) {
+  private LotPart part(long lot, String slot) {
     return sheets.get(lot).find(slot).orElseThrow();
   }
 
@@ -91,7 +96,7 @@ public class BenchPagesTest extends WithPages {
       assertEquals(answer.getStatus(), 200, text(answer));
       assertEquals(text(answer), "{\"said\":\"Collars 88 g taken.\",\"sentence\":\"\"}");
     }
-    List<Taken> all = part(GURNARDS, "collar").taken();
+    List<Weighing> all = part(GURNARDS, "collar").taken();
     assertEquals(all.size(), 1);
     assertEquals(all.get(0).mass(), Mass.ofGrams(88));
     assertEquals(all.get(0).step().orElseThrow(), Mass.ofGrams(2));
@@ -164,8 +169,8 @@ public class BenchPagesTest extends WithPages {
 
   @Test
   public void aForgottenTareIsNamedAndMendedAndTheOldFigureIsKept() throws Exception {
-    BenchSheet sheet = sheets.get(HAKE_WITH_A_TARE);
-    BenchPart head = part(HAKE_WITH_A_TARE, "head");
+    LotSheet sheet = sheets.get(HAKE_WITH_A_TARE);
+    LotPart head = part(HAKE_WITH_A_TARE, "head");
     Mass wrong = head.mass();
     String page = page("tobiah", "/bench/4");
     assertTrue(
@@ -190,7 +195,7 @@ public class BenchPagesTest extends WithPages {
     for (int again = 0; again < 2; again++) {
       send("tobiah", "/bench/4/mend", "own", own, "line", line, "cause", "TARE_NOT_TAKEN");
     }
-    BenchPart mended = part(HAKE_WITH_A_TARE, "head");
+    LotPart mended = part(HAKE_WITH_A_TARE, "head");
     assertEquals(mended.mass(), wrong.minus(Mass.ofGrams(212)));
     assertEquals(mended.taken().get(0).reason(), "tare of the steel tray, 212 g, taken off");
     assertFalse(tallies.find(sheets.get(HAKE_WITH_A_TARE)).orElseThrow().isAlarm());
@@ -233,9 +238,9 @@ public class BenchPagesTest extends WithPages {
               .getStatus(),
           200);
     }
-    BenchPart row = part(lot, slot);
+    LotPart row = part(lot, slot);
     assertTrue(row.inARow());
-    assertEquals(row.taken().stream().map(Taken::pieceNo).toList(), List.of(1, 2, 3));
+    assertEquals(row.taken().stream().map(Weighing::piece).toList(), List.of(1, 2, 3));
     assertEquals(row.mass(), Mass.ofGrams(451));
     assertEquals(
         sheets.get(lot).breakdown().leaves().stream()

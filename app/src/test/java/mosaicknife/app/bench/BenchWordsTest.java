@@ -13,6 +13,12 @@ import java.util.function.Consumer;
 import mosaicknife.app.WithDatabase;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.ScaleView;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
@@ -29,7 +35,7 @@ public class BenchWordsTest extends WithDatabase {
   private static final Formats FORMATS =
       new Formats(UnitSystem.METRIC, Currency.getInstance("EUR"), ZoneOffset.UTC);
 
-  @Autowired private BenchSheets sheets;
+  @Autowired private LotSheets sheets;
   @Autowired private WeighingRecorder bench;
 
   @Test
@@ -96,7 +102,7 @@ public class BenchWordsTest extends WithDatabase {
     people.as(
         "tobiah",
         () -> {
-          for (BenchPart part : sheets.get(5).parts()) {
+          for (LotPart part : sheets.get(5).parts()) {
             bench.take(
                 new Take(
                     UUID.randomUUID(),

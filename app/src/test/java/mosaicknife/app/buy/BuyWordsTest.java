@@ -20,6 +20,7 @@ import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
@@ -29,6 +30,7 @@ import mosaicknife.core.buying.OrderPlanner;
 import mosaicknife.core.buying.PortionRule;
 import mosaicknife.core.buying.StockNeed;
 import mosaicknife.core.buying.Wish;
+import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -74,11 +76,13 @@ public class BuyWordsTest {
             MAIN,
             Specification.SKIN_ON,
             false,
+            Choices.USUAL,
             DINNER.distribution(),
             0,
             0.9,
             ExactMoney.of("18.00", EUR));
-    List<Candidate> candidates = new OrderPlanner().plan(wish, List.of(offers));
+    List<Candidate> candidates =
+        new OrderPlanner(HouseNorms.STARTING, CATALOGUE).plan(wish, List.of(offers));
     return new Plan(
         dish,
         new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, litres),

@@ -9,13 +9,13 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheet;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.OptionChooser;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.parts.OptionChooser;
+import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -25,7 +25,7 @@ import org.testng.annotations.Test;
 /** The cut plan: options, fates, ways, the sheet. */
 public class PlanPagesTest extends WithPages {
 
-  @Autowired private BenchSheets sheets;
+  @Autowired private LotSheets sheets;
   @Autowired private OptionChooser options;
   @Autowired private HouseSettings houses;
 
@@ -33,7 +33,7 @@ public class PlanPagesTest extends WithPages {
     return new TestLots(applicationContext).receive(species, state, count, kilograms);
   }
 
-  private BenchPart part(long lot, String slot) {
+  private LotPart part(long lot, String slot) {
     return sheets.get(lot).find(slot).orElseThrow();
   }
 
@@ -68,7 +68,7 @@ public class PlanPagesTest extends WithPages {
     Mass before = part(lot, "fillet-left").expected().orElseThrow();
     assertTrue(sheets.get(lot).find("skin").isEmpty());
     choose(lot, "skin", "off");
-    BenchPart skin = part(lot, "skin");
+    LotPart skin = part(lot, "skin");
     assertTrue(skin.planned() && !skin.skipped());
     assertTrue(part(lot, "fillet-left").expected().orElseThrow().compareTo(before) < 0);
     choose(lot, "skin", "on");
@@ -169,7 +169,7 @@ public class PlanPagesTest extends WithPages {
     long lot = receive("hake", State.UNGUTTED, 1, "2.2");
     assertTrue(page("ines", "/plan/" + lot).contains("tiles have no purpose yet"));
     follow("ines", "/plan/" + lot + "/usual");
-    BenchSheet planned = sheets.get(lot);
+    LotSheet planned = sheets.get(lot);
     assertTrue(planned.isPlanned());
     assertFalse(page("ines", "/plan/" + lot).contains("no purpose yet"));
     assertEquals(part(lot, "head").purpose(), Optional.of(Purpose.POT));

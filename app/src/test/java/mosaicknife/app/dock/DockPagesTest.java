@@ -30,8 +30,19 @@ import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.Claim;
+import mosaicknife.app.lot.ClaimSettler;
+import mosaicknife.app.lot.Delivery;
+import mosaicknife.app.lot.Evidence;
+import mosaicknife.app.lot.EvidenceFiler;
+import mosaicknife.app.lot.LotInspector;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Arrival;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.Origin;
+import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
@@ -55,6 +66,7 @@ public class DockPagesTest extends WithPages {
   @Autowired private OrderPlacer orders;
   @Autowired private CatalogueEditor catalogue;
   @Autowired private HouseSettings houses;
+  @Autowired private mosaicknife.app.shared.Words words;
   @Autowired private JdbcClient jdbc;
   @Autowired private Clock clock;
 
@@ -62,22 +74,23 @@ public class DockPagesTest extends WithPages {
     return lots.receive(receipt(species, fish, invoiced, Optional.empty(), arrival));
   }
 
-  private Receipt receipt(
+  private Delivery receipt(
       String species, int fish, String invoiced, Optional<Mass> own, Arrival arrival) {
-    return new Receipt(
+    return new Delivery(
         UUID.randomUUID(),
-        catalogue.now().getSpecies(species),
-        State.GUTTED,
-        fish,
-        Mass.ofKilograms(invoiced),
-        own,
-        price("10.00"),
-        "Grey Skerry Landings",
         houses.venues().get(0).id(),
-        Origin.WILD,
-        LocalDate.now(clock),
-        "",
-        arrival);
+        new Receipt(
+            catalogue.now().getSpecies(species),
+            State.GUTTED,
+            fish,
+            Mass.ofKilograms(invoiced),
+            own,
+            price("10.00"),
+            "Grey Skerry Landings",
+            Origin.WILD,
+            LocalDate.now(clock),
+            "",
+            arrival));
   }
 
   private UnitPrice price(String perKilogram) {
@@ -135,7 +148,7 @@ public class DockPagesTest extends WithPages {
               expectThrows(
                   Refusal.class,
                   () -> inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, " "));
-          assertTrue(why.getMessage().contains("Write why"), why.getMessage());
+          assertTrue(words.say(why).contains("Write why"), words.say(why));
           inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, "the boat iced it late");
           assertEquals(lots.get(lot).inspection().orElseThrow().reason(), "the boat iced it late");
           Refusal never =
@@ -144,12 +157,12 @@ public class DockPagesTest extends WithPages {
                   () ->
                       inspections.inspect(
                           lot, UUID.randomUUID(), all(3), Fitness.RAW, "I like it"));
-          assertTrue(never.getMessage().contains("cannot be kept for raw"), never.getMessage());
+          assertTrue(words.say(never).contains("cannot be kept for raw"), words.say(never));
           Map<Sign, Integer> partly = all(0);
           partly.remove(Sign.GILLS);
           Refusal missing =
               expectThrows(Refusal.class, () -> inspections.judge(lots.get(lot), partly));
-          assertTrue(missing.getMessage().startsWith("Gills: not looked at yet"));
+          assertTrue(words.say(missing).startsWith("Gills: not looked at yet"));
         });
   }
 
@@ -302,9 +315,9 @@ public class DockPagesTest extends WithPages {
                   Optional.of(euros("36")),
                   "soft");
           Refusal tooMuch = expectThrows(Refusal.class, () -> claims.ask(lot, all));
-          assertTrue(tooMuch.getMessage().contains("more than the lot cost"));
+          assertTrue(words.say(tooMuch).contains("more than the lot cost"));
           assertTrue(
-              lots.all().stream()
+              lots.newest().stream()
                   .filter(l -> l.id() == lot)
                   .allMatch(l -> money(l.cost().total()).equals("35.80")),
               "the list costs the same as the lot");
@@ -392,27 +405,28 @@ public class DockPagesTest extends WithPages {
           Order order = orders.expected().get(0);
           OrderLine line = order.lines().get(0);
           Mass each = line.grade().middle();
-          Receipt shortOne =
-              new Receipt(
+          Delivery shortOne =
+              new Delivery(
                   UUID.randomUUID(),
-                  line.species(),
-                  line.state(),
-                  line.fish() - 1,
-                  each.multipliedBy(line.fish() - 1),
-                  Optional.empty(),
-                  UnitPrice.ofPerKilogram(line.price().perKilogram().plus(euros("0.50"))),
-                  order.supplier(),
                   order.venueId(),
-                  Origin.WILD,
-                  LocalDate.now(clock),
-                  "",
-                  new Arrival(
-                      OptionalLong.of(line.id()),
+                  new Receipt(
+                      line.species(),
+                      line.state(),
+                      line.fish() - 1,
+                      each.multipliedBy(line.fish() - 1),
                       Optional.empty(),
-                      Optional.empty(),
-                      Optional.empty(),
+                      UnitPrice.ofPerKilogram(line.price().perKilogram().plus(euros("0.50"))),
+                      order.supplier(),
+                      Origin.WILD,
+                      LocalDate.now(clock),
                       "",
-                      Optional.empty()));
+                      new Arrival(
+                          OptionalLong.of(line.id()),
+                          Optional.empty(),
+                          Optional.empty(),
+                          Optional.empty(),
+                          "",
+                          Optional.empty())));
           Lot lot = lots.receive(shortOne);
           OrderMatch match =
               OrderMatch.of(lot, order, lots.of(order), houses.house().formats(), true)
@@ -453,7 +467,7 @@ public class DockPagesTest extends WithPages {
           assertEquals(net.field(), "gross");
           Refusal many =
               expectThrows(Refusal.class, () -> receive("gurnard", 1, "40", Arrival.UNASKED));
-          assertTrue(many.getMessage().contains("each is unusual for tub gurnard"));
+          assertTrue(words.say(many).contains("each is unusual for tub gurnard"));
           long before = jdbc.sql("select count(*) from lot").query(Long.class).single();
           assertThrows(
               DataAccessException.class,

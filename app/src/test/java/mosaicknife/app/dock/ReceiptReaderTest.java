@@ -9,6 +9,7 @@ import java.util.Optional;
 import mosaicknife.app.WithDatabase;
 import mosaicknife.app.dock.ReceiptReader.Read;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.testng.annotations.DataProvider;
@@ -23,8 +24,9 @@ public class ReceiptReaderTest extends WithDatabase {
     Receipt receipt =
         reader
             .read(form("merluza", "GUTTED", "3", "10 lb 11.4 oz", "5,17/lb", "2026-11-25"))
-            .receipt()
-            .orElseThrow();
+            .delivery()
+            .orElseThrow()
+            .receipt();
     assertEquals(receipt.species().code(), "hake");
     assertEquals(receipt.state(), State.GUTTED);
     assertEquals(receipt.fish(), 3);
@@ -56,7 +58,7 @@ public class ReceiptReaderTest extends WithDatabase {
   @Test(dataProvider = "wrong")
   public void saysOfOneFieldWhatIsWrongWithIt(ReceiptForm form, String field, String words) {
     Read read = reader.read(form);
-    assertFalse(read.receipt().isPresent());
+    assertFalse(read.delivery().isPresent());
     assertEquals(read.problems().keySet(), Map.of(field, "").keySet());
     assertTrue(read.problems().get(field).contains(words), read.problems().get(field));
   }

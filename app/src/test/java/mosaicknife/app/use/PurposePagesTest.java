@@ -21,18 +21,19 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.WithDatabase;
 import mosaicknife.app.account.DemoAccounts;
-import mosaicknife.app.bench.BenchPart;
-import mosaicknife.app.bench.BenchSheets;
-import mosaicknife.app.bench.Entry;
-import mosaicknife.app.bench.Take;
-import mosaicknife.app.bench.WeighingRecorder;
 import mosaicknife.app.catalogue.CatalogueEditor;
-import mosaicknife.app.dock.Arrival;
-import mosaicknife.app.dock.LotRegister;
-import mosaicknife.app.dock.Origin;
-import mosaicknife.app.dock.Receipt;
+import mosaicknife.app.lot.Delivery;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Arrival;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.Origin;
+import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -55,7 +56,7 @@ public class PurposePagesTest extends WithDatabase {
 
   @Autowired private LotRegister lots;
   @Autowired private WeighingRecorder bench;
-  @Autowired private BenchSheets sheets;
+  @Autowired private LotSheets sheets;
   @Autowired private CatalogueEditor catalogue;
 
   private Cookie ines;
@@ -104,10 +105,10 @@ public class PurposePagesTest extends WithDatabase {
 
   @Test(dependsOnMethods = "costsSayWhatIsMissingBeforeAnythingIsForThePlate")
   public void theUsualPurposesAreOneTap() throws Exception {
-    mvc.perform(post("/use/" + lot + "/usual").cookie(ines).with(csrf()))
-        .andExpect(redirectedUrl("/use/" + lot));
+    mvc.perform(post("/uses/" + lot + "/usual").cookie(ines).with(csrf()))
+        .andExpect(redirectedUrl("/uses/" + lot));
     List<Purpose> purposes = new ArrayList<>();
-    for (BenchPart part : sheets.get(lot).parts()) {
+    for (LotPart part : sheets.get(lot).parts()) {
       purposes.add(part.purpose().orElseThrow());
     }
     assertEquals(purposes.stream().filter(Purpose.PLATE::equals).count(), 2);
@@ -166,8 +167,8 @@ public class PurposePagesTest extends WithDatabase {
         .apply("place", "freezer, shelf 2")
         .apply("keeper", String.valueOf(people.idOf("tobiah")))
         .send()
-        .andExpect(redirectedUrl("/use/" + lot));
-    page("/use/" + lot)
+        .andExpect(redirectedUrl("/uses/" + lot));
+    page("/uses/" + lot)
         .andExpect(content().string(containsString("freezer, shelf 2, Tobiah Lund")));
   }
 
@@ -188,25 +189,29 @@ public class PurposePagesTest extends WithDatabase {
                 .param("portion", "9 kg")
                 .cookie(ines)
                 .with(csrf()))
-        .andExpect(flash().attribute("sentence", containsString("A portion weighs 5 g to 5 kg")))
+        .andExpect(
+            flash()
+                .attribute(
+                    "sentence", containsString("A portion must weigh between 5 g and 5.000 kg")))
         .andExpect(flash().attribute("typedPortion", "9 kg"));
   }
 
-  private Receipt receipt() {
-    return new Receipt(
+  private Delivery receipt() {
+    return new Delivery(
         UUID.randomUUID(),
-        catalogue.now().getSpecies("hake"),
-        State.GUTTED,
         1,
-        Mass.ofKilograms("4.860"),
-        Optional.empty(),
-        UnitPrice.ofPerKilogram(ExactMoney.of("11.40", Currency.getInstance("EUR"))),
-        "Grey Skerry Landings",
-        1,
-        Origin.WILD,
-        LocalDate.now(ZoneOffset.UTC),
-        "",
-        Arrival.UNASKED);
+        new Receipt(
+            catalogue.now().getSpecies("hake"),
+            State.GUTTED,
+            1,
+            Mass.ofKilograms("4.860"),
+            Optional.empty(),
+            UnitPrice.ofPerKilogram(ExactMoney.of("11.40", Currency.getInstance("EUR"))),
+            "Grey Skerry Landings",
+            Origin.WILD,
+            LocalDate.now(ZoneOffset.UTC),
+            "",
+            Arrival.UNASKED));
   }
 
   private ResultActions page(String path) throws Exception {
@@ -220,7 +225,7 @@ public class PurposePagesTest extends WithDatabase {
   private Sending post(String part, String purpose) {
     int version = sheets.get(lot).find(part).orElseThrow().version();
     return new Sending(
-        post("/use/" + lot + "/parts/" + part)
+        post("/uses/" + lot + "/parts/" + part)
             .param("version", String.valueOf(version))
             .param("purpose", purpose));
   }

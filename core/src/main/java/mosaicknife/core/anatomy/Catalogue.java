@@ -172,4 +172,19 @@ public final class Catalogue {
     removed.forEach(all::remove);
     return new Catalogue(kinds, plans, usualShares, all, refused);
   }
+
+  /**
+   * Returns the kinds of part that are a main cut in some body plan.
+   *
+   * @return their codes
+   */
+  public List<String> mainKinds() {
+    return plans.values().stream()
+        .flatMap(plan -> plan.slots().stream())
+        .filter(PartSlot::isMain)
+        .map(slot -> slot.kind().code())
+        .distinct()
+        .sorted()
+        .toList();
+  }
 }

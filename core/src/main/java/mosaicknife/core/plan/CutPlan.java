@@ -10,6 +10,7 @@ import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.Side;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Expectation;
 import mosaicknife.core.breakdown.HouseNorms;
@@ -136,6 +137,28 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
         drafts.stream().filter(draft -> draft.mass > 0).map(Draft::planned).toList();
     double atLeast = Math.max(0.3, minutes);
     return new CutPlan(fish, choices, parts, atLeast * fish.count());
+  }
+
+  /**
+   * Returns the yield of a fish cut to a specification by the usual answers.
+   *
+   * @param species the species
+   * @param state the state it is bought in
+   * @param specification how far its main cuts are worked
+   * @param norms what the house believes
+   * @param kinds where the kinds of parts that choices add are looked up
+   * @return the main cuts as a fraction of the purchased mass
+   */
+  public static Fraction yieldOf(
+      Species species,
+      State state,
+      Specification specification,
+      HouseNorms norms,
+      Catalogue kinds) {
+    Choices choices =
+        Choices.USUAL.meeting(specification, false, CuttingOptions.of(species, state));
+    Fish fish = new Fish(species, state, 1, species.usualMass().highest(), norms);
+    return of(fish, choices, kinds).yield();
   }
 
   /** A part while the choices move mass about; masses in milligrams. */

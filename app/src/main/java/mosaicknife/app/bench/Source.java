@@ -1,9 +1,0 @@
-package mosaicknife.app.bench;
-
-/** Where a weight came from. */
-public enum Source {
-  /** Read off the scale. */
-  SCALE,
-  /** Typed by hand. */
-  TYPED
-}

@@ -1,0 +1,119 @@
+package mosaicknife.app.dock;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
+import mosaicknife.app.buy.OrderPlacer;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.Claim;
+import mosaicknife.app.lot.ClaimSettler;
+import mosaicknife.app.lot.Evidence;
+import mosaicknife.app.lot.EvidenceFiler;
+import mosaicknife.app.lot.LotInspector;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.picture.LotMosaic;
+import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.LengthRule;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** How a lot was received, and its passport. */
+@Controller
+class DockLotController {
+
+  private final LotSheets sheets;
+  private final LotRegister lots;
+  private final LotInspector inspections;
+  private final EvidenceFiler evidence;
+  private final ClaimSettler claims;
+  private final OrderPlacer orders;
+  private final HouseSettings houses;
+  private final CurrentPerson current;
+
+  DockLotController(
+      LotSheets sheets,
+      LotRegister lots,
+      LotInspector inspections,
+      EvidenceFiler evidence,
+      ClaimSettler claims,
+      OrderPlacer orders,
+      HouseSettings houses,
+      CurrentPerson current) {
+    this.sheets = sheets;
+    this.lots = lots;
+    this.inspections = inspections;
+    this.evidence = evidence;
+    this.claims = claims;
+    this.orders = orders;
+    this.houses = houses;
+    this.current = current;
+  }
+
+  /** How a lot was received, with its way through the stations. */
+  @GetMapping("/dock/{id}")
+  String lot(@PathVariable long id, @RequestParam Optional<String> received, Model model) {
+    LotSheet sheet = sheets.get(id);
+    model.addAttribute("sheet", sheet);
+    model.addAttribute("lot", sheet.lot());
+    model.addAttribute("mosaic", LotMosaic.of(sheet, Size.WIDE, houses.house().formats()));
+    model.addAttribute("justReceived", received.isPresent());
+    fill(model, sheet.lot());
+    return "dock/lot";
+  }
+
+  private void fill(Model model, Lot lot) {
+    Formats formats = houses.house().formats();
+    model.addAttribute("match", match(lot, formats));
+    model.addAttribute("signs", inspections.signs(lot));
+    model.addAttribute("fitnesses", Fitness.values());
+    model.addAttribute("kept", lot.inspection().map(VerdictView::of).orElse(null));
+    model.addAttribute("fish", inspections.fish(lot.id()));
+    model.addAttribute("warnings", inspections.lengthWarnings(lot));
+    model.addAttribute("bases", LengthRule.Basis.values());
+    model.addAttribute("evidence", evidence.of(lot.id()));
+    model.addAttribute("evidenceKinds", Evidence.Kind.values());
+    model.addAttribute("claims", claims.of(lot.id()));
+    model.addAttribute("claimKinds", Claim.Kind.values());
+    model.addAttribute("newId", UUID.randomUUID());
+  }
+
+  private OrderMatch match(Lot lot, Formats formats) {
+    return lot.arrival().orderLine().stream()
+        .boxed()
+        .flatMap(line -> orders.findByLine(line).stream())
+        .flatMap(
+            order ->
+                OrderMatch.of(
+                    lot, order, lots.of(order), formats, current.may(Permission.SEE_COSTS))
+                    .stream())
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** One page from which every later part can be traced back. */
+  @GetMapping("/dock/{id}/passport")
+  String passport(@PathVariable long id, HttpServletRequest request, Model model) {
+    LotSheet sheet = sheets.get(id);
+    model.addAttribute("sheet", sheet);
+    model.addAttribute("lot", sheet.lot());
+    fill(model, sheet.lot());
+    String address =
+        ServletUriComponentsBuilder.fromRequestUri(request)
+            .replacePath("/dock/" + id)
+            .toUriString();
+    model.addAttribute("address", address);
+    model.addAttribute("code", PassportView.code(address));
+    return "dock/passport";
+  }
+}

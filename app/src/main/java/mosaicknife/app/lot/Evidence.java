@@ -1,0 +1,45 @@
+package mosaicknife.app.lot;
+
+import java.time.Instant;
+
+/**
+ * A document or photo that belongs to a lot.
+ *
+ * @param id its number
+ * @param kind what it shows
+ * @param name the name of the file
+ * @param picture whether it is a picture, else it is a PDF
+ * @param by who added it
+ * @param at when
+ */
+public record Evidence(long id, Kind kind, String name, boolean picture, String by, Instant at) {
+
+  /** What evidence shows. */
+  public enum Kind {
+    /** The hook mark in the mouth: caught by line. */
+    HOOK_MARK("Hook mark"),
+    /** The label of the box. */
+    LABEL("Label"),
+    /** The invoice or catch papers. */
+    INVOICE("Invoice or papers"),
+    /** Damage or bad quality. */
+    DAMAGE("Damage"),
+    /** Anything else. */
+    OTHER("Other");
+
+    private final String title;
+
+    Kind(String title) {
+      this.title = title;
+    }
+
+    /**
+     * Returns the name on screen.
+     *
+     * @return such as {@code Hook mark}
+     */
+    public String title() {
+      return title;
+    }
+  }
+}

@@ -1,0 +1,384 @@
+package mosaicknife.app.lot;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.buy.Order;
+import mosaicknife.app.buy.OrderLine;
+import mosaicknife.app.buy.OrderPlacer;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.lot.Inspection;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotRules;
+import mosaicknife.core.lot.Receipt;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Plausible;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the lots: received at the dock, costed, finished. */
+@Service
+@Transactional
+public class LotRegister {
+
+  private static final int PAGE = 40;
+
+  private final LotRepository lots;
+  private final InspectionRepository inspections;
+  private final ClaimRepository claims;
+  private final OrderPlacer orders;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
+  private final PeopleRegister people;
+  private final CurrentPerson current;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  LotRegister(
+      LotRepository lots,
+      InspectionRepository inspections,
+      ClaimRepository claims,
+      OrderPlacer orders,
+      CatalogueEditor catalogue,
+      HouseSettings houses,
+      PeopleRegister people,
+      CurrentPerson current,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.lots = lots;
+    this.inspections = inspections;
+    this.claims = claims;
+    this.orders = orders;
+    this.catalogue = catalogue;
+    this.houses = houses;
+    this.people = people;
+    this.current = current;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * Stores a delivery as a lot. The same delivery sent again is the same lot.
+   *
+   * @param delivery the delivery
+   * @return the lot
+   * @throws Refusal if dates, counts or masses cannot be right
+   */
+  @PreAuthorize("hasAuthority('RECEIVE')")
+  public Lot receive(Delivery delivery) {
+    Optional<LotEntity> sentBefore = lots.findByClientId(delivery.clientId());
+    if (sentBefore.isPresent()) {
+      return toLot(sentBefore.get());
+    }
+    Receipt receipt = delivery.receipt();
+    check(receipt);
+    Named venue = houses.getVenue(delivery.venue());
+    Named supplier = houses.addSupplier(receipt.supplier());
+    LotEntity stored =
+        lots.saveAndFlush(
+            new LotEntity(
+                delivery.clientId(),
+                receipt,
+                venue.id(),
+                supplier.id(),
+                current.get().id(),
+                clock.instant()));
+    Lot lot = toLot(stored);
+    events.publishEvent(new LotReceived(lot));
+    return lot;
+  }
+
+  private void check(Receipt receipt) {
+    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    Refusal.ifFound(LotRules.problem(receipt, today));
+    Plausible.question(receipt.species(), receipt.purchased(), receipt.fish())
+        .ifPresent(
+            question -> {
+              throw Refusal.ofField("fish", question);
+            });
+    receipt
+        .arrival()
+        .orderLine()
+        .ifPresent(
+            line -> {
+              if (orders.findByLine(line).isEmpty()) {
+                throw Refusal.ofField(
+                    "line", "The order it came for is gone. Receive it without an order.");
+              }
+            });
+  }
+
+  /**
+   * Returns a lot.
+   *
+   * @param id the lot number
+   * @return the lot
+   * @throws Refusal if there is none of that number
+   */
+  @Transactional(readOnly = true)
+  public Lot get(long id) {
+    return toLot(find(id));
+  }
+
+  /**
+   * Returns open lots, the newest first.
+   *
+   * @param most how many at most
+   * @return the lots
+   */
+  @Transactional(readOnly = true)
+  public List<Lot> open(int most) {
+    return toLots(lots.findOpenNewestFirst(most));
+  }
+
+  /**
+   * Returns how many lots are open.
+   *
+   * @return the count
+   */
+  @Transactional(readOnly = true)
+  public long countOpen() {
+    return lots.countOpen();
+  }
+
+  /**
+   * Returns the lots received last, open or not.
+   *
+   * @return eight at most
+   */
+  @Transactional(readOnly = true)
+  public List<Lot> newest() {
+    return toLots(lots.findTop8ByOrderByReceivedAtDescIdDesc());
+  }
+
+  /**
+   * Returns the fish received last, each once.
+   *
+   * @param most how many at most
+   * @return the species
+   */
+  @Transactional(readOnly = true)
+  public List<Species> lastSpecies(int most) {
+    Catalogue fish = catalogue.now();
+    return lots.findLastSpecies(most).stream()
+        .flatMap(code -> fish.findSpecies(code).stream())
+        .toList();
+  }
+
+  /**
+   * Finds the lot on the board: the open one this person weighed on last, else the newest open one.
+   *
+   * @return the lot number, or empty if no lot is open
+   */
+  @Transactional(readOnly = true)
+  public Optional<Long> onTheBoard() {
+    return lots.findOnTheBoard(current.get().id())
+        .or(() -> lots.findOpenNewestFirst(1).stream().findFirst().map(LotEntity::id));
+  }
+
+  /**
+   * Finds lots, open ones first. No lot is left out: what does not fit a page is on the next.
+   *
+   * @param text a fish by any of its names, part of a supplier's name, a lot number, or a day such
+   *     as {@code 2026-11-25}; empty for all
+   * @param page which page, from 1
+   * @return the page, the last one if there are not so many
+   */
+  @Transactional(readOnly = true)
+  public LotPage search(String text, int page) {
+    String wanted = text == null ? "" : text.strip().toLowerCase(Locale.ROOT);
+    List<String> codes =
+        wanted.isEmpty()
+            ? List.of("")
+            : Stream.concat(
+                    Stream.of(""), catalogue.now().search(wanted).stream().map(Species::code))
+                .toList();
+    String part = "%" + wanted.replaceAll("[%_\\\\]", "") + "%";
+    long number =
+        wanted.matches("(lot )?[0-9]{1,15}") ? Long.parseLong(wanted.replaceAll("\\D", "")) : -1;
+    String day = isDay(wanted) ? wanted : "";
+    String zone = houses.house().formats().zone().getId();
+    long total = lots.countLines(wanted, codes, part, number, zone, day);
+    int pages = (int) Math.max(1, (total + PAGE - 1) / PAGE);
+    int shown = Math.max(1, Math.min(page, pages));
+    Catalogue fish = catalogue.now();
+    List<LotLine> lines =
+        lots.findLines(wanted, codes, part, number, zone, day, PAGE, (shown - 1L) * PAGE).stream()
+            .map(row -> line(row, fish))
+            .toList();
+    return new LotPage(lines, shown, pages, total);
+  }
+
+  private static boolean isDay(String text) {
+    try {
+      LocalDate.parse(text);
+      return true;
+    } catch (DateTimeParseException e) {
+      return false;
+    }
+  }
+
+  private static LotLine line(LotRepository.LineRow row, Catalogue fish) {
+    return new LotLine(
+        row.getId(),
+        fish.getSpecies(row.getSpecies()),
+        State.valueOf(row.getState()),
+        row.getFish(),
+        Mass.ofMilligrams(row.getMass()),
+        row.getSupplier(),
+        row.getVenue(),
+        row.getReceived(),
+        row.getFinished());
+  }
+
+  private List<Lot> toLots(List<LotEntity> found) {
+    Map<Long, String> suppliers = byId(houses.suppliers());
+    Map<Long, String> venues = byId(houses.venues());
+    Map<Long, String> names = people.names();
+    Catalogue fish = catalogue.now();
+    List<Long> numbers = found.stream().map(LotEntity::id).toList();
+    Map<Long, Inspection> inspected =
+        inspections.findNewestOf(numbers).stream()
+            .collect(Collectors.toMap(InspectionEntity::lotId, i -> i.toInspection(names)));
+    Map<Long, ExactMoney> credits =
+        claims.findAllByStatusAndLotIdIn(Claim.Status.CREDITED, numbers).stream()
+            .collect(
+                Collectors.toMap(
+                    ClaimEntity::lotId, c -> c.toClaim(names).amount(), ExactMoney::plus));
+    return found.stream()
+        .map(
+            lot ->
+                lot.toLot(
+                    fish.getSpecies(lot.species()),
+                    suppliers.get(lot.supplierId()),
+                    venues.get(lot.venueId()),
+                    names.get(lot.receivedBy()),
+                    Optional.ofNullable(inspected.get(lot.id())),
+                    credits.getOrDefault(lot.id(), ExactMoney.zero(lot.currency()))))
+        .toList();
+  }
+
+  /**
+   * Chooses how a lot is costed.
+   *
+   * @param id the lot number
+   * @param version the version the page showed
+   * @param method the costing method
+   * @param portionTarget the mass of one portion, 5 g to 5 kg
+   * @throws Refusal if the page was stale or the portion cannot be one
+   */
+  @PreAuthorize("hasAuthority('SEE_COSTS')")
+  public void costBy(long id, int version, CostingMethod method, Mass portionTarget) {
+    Refusal.ifFound(LotRules.portion(portionTarget));
+    fresh(id, version).costBy(method, portionTarget);
+  }
+
+  /**
+   * Closes a lot.
+   *
+   * @param id the lot number
+   * @param version the version the page showed
+   * @throws Refusal if the page was stale
+   */
+  @PreAuthorize("hasAuthority('FINISH_LOT')")
+  public void finish(long id, int version) {
+    fresh(id, version).finish(current.get().id(), clock.instant());
+  }
+
+  /**
+   * Opens a closed lot again.
+   *
+   * @param id the lot number
+   * @param version the version the page showed
+   * @throws Refusal if the page was stale
+   */
+  @PreAuthorize("hasAuthority('FINISH_LOT')")
+  public void reopen(long id, int version) {
+    fresh(id, version).reopen();
+  }
+
+  /**
+   * Checks that a lot may be changed, with one look at the database.
+   *
+   * @param id the lot number
+   * @throws Refusal if there is none of that number, or it is closed
+   */
+  @Transactional(readOnly = true)
+  public void checkOpen(long id) {
+    boolean finished =
+        lots.isFinished(id)
+            .orElseThrow(
+                () -> Refusal.ofMissing("There is no lot %d. Choose one on Today.".formatted(id)));
+    if (finished) {
+      throw Refusal.ofInput("Lot %d is closed. Open it again before you change it.".formatted(id));
+    }
+  }
+
+  private LotEntity fresh(long id, int version) {
+    LotEntity lot = find(id);
+    if (lot.version() != version) {
+      throw Refusal.ofStale(
+          "Someone else changed lot %d first. Nothing of yours was saved. Load the page again and try again."
+              .formatted(id));
+    }
+    return lot;
+  }
+
+  private LotEntity find(long id) {
+    return lots.findById(id)
+        .orElseThrow(
+            () -> Refusal.ofMissing("There is no lot %d. Choose one on Today.".formatted(id)));
+  }
+
+  private Lot toLot(LotEntity lot) {
+    Map<Long, String> names = people.names();
+    ExactMoney credited =
+        claims.findAllByLotIdOrderById(lot.id()).stream()
+            .map(claim -> claim.toClaim(names))
+            .filter(claim -> claim.status() == Claim.Status.CREDITED)
+            .map(Claim::amount)
+            .reduce(ExactMoney.zero(lot.currency()), ExactMoney::plus);
+    return lot.toLot(
+        catalogue.now().getSpecies(lot.species()),
+        houses.getSupplier(lot.supplierId()).name(),
+        houses.getVenue(lot.venueId()).name(),
+        names.get(lot.receivedBy()),
+        inspections.findFirstByLotIdOrderByIdDesc(lot.id()).map(i -> i.toInspection(names)),
+        credited);
+  }
+
+  /**
+   * Returns the lots that came for the lines of an order.
+   *
+   * @param order the order
+   * @return the lots
+   */
+  @Transactional(readOnly = true)
+  public List<Lot> of(Order order) {
+    return lots.findAllByOrderLineIdIn(order.lines().stream().map(OrderLine::id).toList()).stream()
+        .map(this::toLot)
+        .toList();
+  }
+
+  private static Map<Long, String> byId(List<Named> rows) {
+    return rows.stream().collect(Collectors.toMap(Named::id, Named::name));
+  }
+}

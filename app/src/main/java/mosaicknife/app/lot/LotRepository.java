@@ -1,0 +1,113 @@
+package mosaicknife.app.lot;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.NativeQuery;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface LotRepository extends Repository<LotEntity, Long> {
+
+  String OPEN_NEWEST_FIRST =
+      """
+      select lot.* from lot
+      where finished_at is null
+      order by received_at desc, id desc
+      limit :most
+      """;
+
+  /** An empty text finds all; else fish by code, supplier by part of its name, number or day. */
+  String FOUND =
+      """
+      from lot l join supplier s on s.id = l.supplier_id join venue v on v.id = l.venue_id
+      where :text = '' or l.species in (:species) or lower(s.name) like :part
+         or l.id = :number or cast(l.received_at at time zone :zone as date) = cast(nullif(:day, '') as date)
+      """;
+
+  String LINES =
+      """
+      select l.id as id, l.species as species, l.state as state, l.fish_count as fish,
+             coalesce(l.own_mg, l.invoiced_mg) as mass, s.name as supplier, v.name as venue,
+             l.received_at as received, l.finished_at is not null as finished
+      """;
+
+  /** A lot as a list shows it. */
+  interface LineRow {
+    long getId();
+
+    String getSpecies();
+
+    String getState();
+
+    int getFish();
+
+    long getMass();
+
+    String getSupplier();
+
+    String getVenue();
+
+    java.time.Instant getReceived();
+
+    boolean getFinished();
+  }
+
+  LotEntity save(LotEntity lot);
+
+  LotEntity saveAndFlush(LotEntity lot);
+
+  Optional<LotEntity> findById(long id);
+
+  Optional<LotEntity> findByClientId(UUID clientId);
+
+  @Query("select l.finishedAt is not null from LotEntity l where l.id = :id")
+  Optional<Boolean> isFinished(long id);
+
+  List<LotEntity> findAllByOrderLineIdIn(List<Long> lines);
+
+  @NativeQuery(OPEN_NEWEST_FIRST)
+  List<LotEntity> findOpenNewestFirst(int most);
+
+  @NativeQuery(
+      LINES
+          + FOUND
+          + "order by l.finished_at is not null, l.received_at desc, l.id desc"
+          + " limit :size offset :from")
+  List<LineRow> findLines(
+      String text,
+      List<String> species,
+      String part,
+      long number,
+      String zone,
+      String day,
+      int size,
+      long from);
+
+  @NativeQuery("select count(*) " + FOUND)
+  long countLines(
+      String text, List<String> species, String part, long number, String zone, String day);
+
+  @NativeQuery("select count(*) from lot where finished_at is null")
+  long countOpen();
+
+  /** The fish received last, each once. */
+  @NativeQuery(
+      "select species from (select species, max(received_at) as last from lot group by species) s"
+          + " order by last desc limit :most")
+  List<String> findLastSpecies(int most);
+
+  List<LotEntity> findTop8ByOrderByReceivedAtDescIdDesc();
+
+  /** The open lot a person weighed on last. */
+  @NativeQuery(
+      """
+      select l.id from lot l
+      join lot_part p on p.lot_id = l.id
+      join weighing w on w.part_id = p.id
+      where l.finished_at is null and w.taken_by = :person
+      order by w.taken_at desc
+      limit 1
+      """)
+  Optional<Long> findOnTheBoard(long person);
+}

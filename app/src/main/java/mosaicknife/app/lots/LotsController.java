@@ -1,0 +1,56 @@
+package mosaicknife.app.lots;
+
+import java.util.Map;
+import mosaicknife.app.lot.LotRegister;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The Lots page, and the way there from a station that needs a lot chosen first. */
+@Controller
+class LotsController {
+
+  private static final Map<String, String> STATIONS =
+      Map.of("bench", "Bench", "plan", "Cut plan", "cost", "Cost", "uses", "Uses");
+
+  private final LotRegister lots;
+
+  LotsController(LotRegister lots) {
+    this.lots = lots;
+  }
+
+  @GetMapping("/lots")
+  String lots(
+      @RequestParam(defaultValue = "") String text,
+      @RequestParam(defaultValue = "1") int page,
+      @RequestParam(name = "for", defaultValue = "") String station,
+      Model model) {
+    String shown = text.length() > 80 ? text.substring(0, 80) : text;
+    model.addAttribute("found", lots.search(shown, page));
+    model.addAttribute("text", shown);
+    model.addAttribute("station", STATIONS.containsKey(station) ? station : "dock");
+    model.addAttribute("wanted", STATIONS.getOrDefault(station, ""));
+    return "lots/lots";
+  }
+
+  @GetMapping("/bench")
+  String bench() {
+    return "redirect:/lots?for=bench";
+  }
+
+  @GetMapping("/plan")
+  String plan() {
+    return "redirect:/lots?for=plan";
+  }
+
+  @GetMapping("/cost")
+  String cost() {
+    return "redirect:/lots?for=cost";
+  }
+
+  @GetMapping("/uses")
+  String uses() {
+    return "redirect:/lots?for=uses";
+  }
+}

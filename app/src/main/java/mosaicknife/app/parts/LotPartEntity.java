@@ -1,0 +1,233 @@
+package mosaicknife.app.parts;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.util.Currency;
+import java.util.Locale;
+import java.util.Optional;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.PartSlot;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.Part;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.UnitPrice;
+
+@Entity
+@Table(name = "lot_part")
+class LotPartEntity {
+
+  private static final int PRICE_DECIMALS = 10;
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @Column(name = "lot_id", updatable = false)
+  private long lotId;
+
+  @Column(updatable = false)
+  private String slot;
+
+  @Column(updatable = false)
+  private String kind;
+
+  @Column(updatable = false)
+  private String name;
+
+  @Column(updatable = false)
+  private int number;
+
+  @Column(updatable = false)
+  private boolean planned;
+
+  private boolean skipped;
+
+  @Column(name = "in_a_row", updatable = false)
+  private boolean inARow;
+
+  @Column(name = "venue_id")
+  private Long venueId;
+
+  @Column(name = "parent_id", updatable = false)
+  private Long parentId;
+
+  @Enumerated(EnumType.STRING)
+  private Purpose purpose;
+
+  private String becomes = "";
+
+  @Column(name = "value_per_kg")
+  private BigDecimal valuePerKg;
+
+  @Column(name = "hold_until")
+  private LocalDate holdUntil;
+
+  @Column(name = "hold_place")
+  private String holdPlace;
+
+  @Column(name = "hold_keeper")
+  private Long holdKeeper;
+
+  @Version private int version;
+
+  protected LotPartEntity() {}
+
+  static LotPartEntity planned(long lotId, PartSlot slot, int number) {
+    LotPartEntity part = new LotPartEntity();
+    part.lotId = lotId;
+    part.slot = slot.code();
+    part.kind = slot.kind().code();
+    part.name = slot.name();
+    part.number = number;
+    part.planned = true;
+    return part;
+  }
+
+  static LotPartEntity added(long lotId, PartKind kind, int number, String name, Long parentId) {
+    LotPartEntity part = new LotPartEntity();
+    part.lotId = lotId;
+    part.slot = kind.code() + "-" + number;
+    part.kind = kind.code();
+    part.name = name;
+    part.number = number;
+    part.parentId = parentId;
+    return part;
+  }
+
+  /** Portions of a part: every reading is one of them, and they go where the part goes. */
+  static LotPartEntity inARow(LotPartEntity from, PartKind kind, int number) {
+    LotPartEntity part =
+        added(
+            from.lotId,
+            kind,
+            number,
+            "%ss of %s".formatted(kind.name(), from.name.toLowerCase(Locale.ROOT)),
+            from.id);
+    part.slot = kind.code() + "-of-" + from.slot;
+    part.inARow = true;
+    part.purpose = Purpose.PLATE;
+    part.becomes = from.purpose == Purpose.PLATE ? from.becomes : "";
+    part.venueId = from.venueId;
+    return part;
+  }
+
+  Long id() {
+    return id;
+  }
+
+  boolean isInARow() {
+    return inARow;
+  }
+
+  Optional<Long> venueId() {
+    return Optional.ofNullable(venueId);
+  }
+
+  void sendTo(Long venue) {
+    venueId = venue;
+  }
+
+  long lotId() {
+    return lotId;
+  }
+
+  String slot() {
+    return slot;
+  }
+
+  String kind() {
+    return kind;
+  }
+
+  String name() {
+    return name;
+  }
+
+  int number() {
+    return number;
+  }
+
+  boolean isPlanned() {
+    return planned;
+  }
+
+  boolean isSkipped() {
+    return skipped;
+  }
+
+  Optional<Long> parentId() {
+    return Optional.ofNullable(parentId);
+  }
+
+  Optional<Purpose> purpose() {
+    return Optional.ofNullable(purpose);
+  }
+
+  String becomes() {
+    return becomes;
+  }
+
+  Optional<UnitPrice> value(Currency currency) {
+    return Optional.ofNullable(valuePerKg)
+        .map(value -> UnitPrice.ofPerKilogram(new ExactMoney(value, currency)));
+  }
+
+  Optional<Held> held() {
+    return Optional.ofNullable(holdUntil).map(until -> new Held(until, holdPlace, holdKeeper));
+  }
+
+  int version() {
+    return version;
+  }
+
+  Part toPart(PartKind ofKind, Currency currency) {
+    return new Part(
+        id,
+        slot,
+        number,
+        name,
+        ofKind,
+        parentId(),
+        planned,
+        skipped,
+        inARow,
+        venueId(),
+        purpose(),
+        becomes,
+        value(currency),
+        held(),
+        version);
+  }
+
+  void skip() {
+    skipped = true;
+  }
+
+  void expectAgain() {
+    skipped = false;
+  }
+
+  /** Gives the part its purpose; what belonged to another purpose is forgotten. */
+  void assign(Purpose newPurpose, Use use) {
+    purpose = newPurpose;
+    becomes = use.becomes();
+    valuePerKg =
+        use.value()
+            .map(v -> v.perKilogram().amount().setScale(PRICE_DECIMALS, RoundingMode.HALF_EVEN))
+            .orElse(null);
+    holdUntil = use.held().map(Held::until).orElse(null);
+    holdPlace = use.held().map(Held::place).orElse(null);
+    holdKeeper = use.held().map(Held::keeper).orElse(null);
+  }
+}

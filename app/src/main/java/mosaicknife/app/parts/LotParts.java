@@ -1,0 +1,177 @@
+package mosaicknife.app.parts;
+
+import java.util.Collection;
+import java.util.Currency;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.lot.LotChanged;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotProblem;
+import mosaicknife.core.lot.LotRules;
+import mosaicknife.core.lot.Part;
+import mosaicknife.core.plan.Choices;
+import mosaicknife.core.plan.CutPlan;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The parts of lots: laid out by the cut plan, added, left out, portioned in a row. */
+@Service
+@Transactional
+public class LotParts {
+
+  private final LotPartRepository parts;
+  private final LotRegister lots;
+  private final PartLayout layout;
+  private final WeighedParts weighed;
+  private final CatalogueEditor catalogue;
+  private final ApplicationEventPublisher events;
+
+  LotParts(
+      LotPartRepository parts,
+      LotRegister lots,
+      PartLayout layout,
+      WeighedParts weighed,
+      CatalogueEditor catalogue,
+      ApplicationEventPublisher events) {
+    this.parts = parts;
+    this.lots = lots;
+    this.layout = layout;
+    this.weighed = weighed;
+    this.catalogue = catalogue;
+    this.events = events;
+  }
+
+  /**
+   * Returns the parts of lots in cutting order.
+   *
+   * @param wanted the lots
+   * @return the parts by lot number
+   */
+  @Transactional(readOnly = true)
+  public Map<Long, List<Part>> of(Collection<Lot> wanted) {
+    Map<Long, Currency> currencies =
+        wanted.stream()
+            .collect(Collectors.toMap(Lot::id, lot -> lot.price().perKilogram().currency()));
+    return parts.findByLotIdInOrderByNumber(currencies.keySet()).stream()
+        .collect(
+            Collectors.groupingBy(
+                LotPartEntity::lotId,
+                Collectors.mapping(
+                    row -> row.toPart(kind(row), currencies.get(row.lotId())),
+                    Collectors.toList())));
+  }
+
+  private PartKind kind(LotPartEntity row) {
+    return catalogue
+        .findKind(row.kind())
+        .orElseThrow(() -> new IllegalStateException("Bug: no part kind " + row.kind()));
+  }
+
+  /**
+   * Plans what a lot will become.
+   *
+   * @param lot the lot
+   * @param choices the answers to its cutting options
+   * @return the plan
+   */
+  @Transactional(readOnly = true)
+  public CutPlan plan(Lot lot, Choices choices) {
+    return layout.plan(lot, choices);
+  }
+
+  /**
+   * Starts a row of portions cut from a part: every reading is one portion.
+   *
+   * @param lotId the lot number
+   * @param slot the part they are cut from
+   * @return the slot of the portions
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String startRow(long lotId, String slot) {
+    lots.checkOpen(lotId);
+    LotPartEntity from = part(lotId, slot);
+    if (from.isInARow()) {
+      return from.slot();
+    }
+    PartKind kind =
+        catalogue.now().kinds().stream()
+            .filter(k -> k.is(PartKind.Trait.PORTION))
+            .findFirst()
+            .orElseThrow(() -> new IllegalStateException("Bug: no part kind is a portion"));
+    LotPartEntity row = LotPartEntity.inARow(from, kind, nextNumber(lotId));
+    Optional<LotPartEntity> already = parts.findByLotIdAndSlot(lotId, row.slot());
+    String started = already.orElseGet(() -> parts.saveAndFlush(row)).slot();
+    events.publishEvent(new LotChanged(lotId));
+    return started;
+  }
+
+  private int nextNumber(long lotId) {
+    List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
+    if (all.size() >= LotRules.MOST_PARTS) {
+      throw Refusal.of(Finding.of(LotProblem.TOO_MANY_PARTS, LotRules.MOST_PARTS));
+    }
+    return all.stream().mapToInt(LotPartEntity::number).max().orElse(0) + 1;
+  }
+
+  /**
+   * Adds a part that the body plan does not foresee.
+   *
+   * @param lotId the lot number
+   * @param kindCode the kind of part
+   * @param parentSlot the part it is cut from; empty for the whole fish
+   * @return the slot of the new part
+   * @throws Refusal if the kind or the parent is unknown, or there are too many parts
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String addPart(long lotId, String kindCode, String parentSlot) {
+    lots.checkOpen(lotId);
+    PartKind kind =
+        catalogue
+            .findKind(kindCode)
+            .orElseThrow(() -> Refusal.ofField("kind", "Which part is it? Choose one."));
+    List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
+    Long parent = parentSlot.isBlank() ? null : part(lotId, parentSlot).id();
+    int number = nextNumber(lotId);
+    long same = all.stream().filter(p -> p.kind().equals(kind.code())).count();
+    String name = same == 0 ? kind.name() : kind.name() + " " + (same + 1);
+    String slot = parts.saveAndFlush(LotPartEntity.added(lotId, kind, number, name, parent)).slot();
+    events.publishEvent(new LotChanged(lotId));
+    return slot;
+  }
+
+  /**
+   * Says that a part is not taken off this time, or that it is after all.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @throws Refusal if it was weighed already
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public void skipOrExpect(long lotId, String slot) {
+    lots.checkOpen(lotId);
+    LotPartEntity part = part(lotId, slot);
+    if (part.isSkipped()) {
+      part.expectAgain();
+    } else if (weighed.isWeighed(part.id())) {
+      throw Refusal.ofInput("%s was weighed. Take the weight back first.".formatted(part.name()));
+    } else {
+      part.skip();
+    }
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  private LotPartEntity part(long lotId, String slot) {
+    return parts
+        .findByLotIdAndSlot(lotId, slot)
+        .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+  }
+}

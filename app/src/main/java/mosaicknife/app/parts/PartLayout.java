@@ -1,0 +1,79 @@
+package mosaicknife.app.parts;
+
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.plan.Choices;
+import mosaicknife.core.plan.CutPlan;
+import org.springframework.stereotype.Component;
+
+/** Keeps the parts of a lot in step with its cut plan. */
+@Component
+class PartLayout {
+
+  private final LotPartRepository parts;
+  private final WeighedParts weighed;
+  private final CatalogueEditor catalogue;
+
+  PartLayout(LotPartRepository parts, WeighedParts weighed, CatalogueEditor catalogue) {
+    this.parts = parts;
+    this.weighed = weighed;
+    this.catalogue = catalogue;
+  }
+
+  CutPlan plan(Lot lot, Choices choices) {
+    return CutPlan.of(lot.toCut(HouseNorms.STARTING), choices, catalogue.now());
+  }
+
+  /**
+   * Lays out the parts of a new lot. They are numbered anew, because a part that is already off
+   * leaves no gap in the keys of the bench.
+   */
+  void layOut(Lot lot, CutPlan plan) {
+    List<CutPlan.Planned> planned = plan.parts();
+    for (int i = 0; i < planned.size(); i++) {
+      parts.save(LotPartEntity.planned(lot.id(), planned.get(i).slot(), i + 1));
+    }
+  }
+
+  /**
+   * Adds the parts a changed plan has, and leaves out those it has no more. What the plan had
+   * before stays as it is, so a part that somebody left out by hand is not called back.
+   */
+  void arrange(Lot lot, CutPlan before, CutPlan plan) {
+    List<String> had = before.parts().stream().map(part -> part.slot().code()).toList();
+    List<LotPartEntity> rows = parts.findByLotIdInOrderByNumber(List.of(lot.id()));
+    Map<String, LotPartEntity> bySlot =
+        rows.stream().collect(Collectors.toMap(LotPartEntity::slot, Function.identity()));
+    List<String> planned = plan.parts().stream().map(part -> part.slot().code()).toList();
+    for (LotPartEntity row : rows) {
+      if (planned.contains(row.slot())) {
+        if (!had.contains(row.slot())) {
+          row.expectAgain();
+        }
+      } else if (row.isPlanned()) {
+        leaveOut(row);
+      }
+    }
+    int number = rows.stream().mapToInt(LotPartEntity::number).max().orElse(0);
+    for (CutPlan.Planned part : plan.parts()) {
+      if (!bySlot.containsKey(part.slot().code())) {
+        parts.save(LotPartEntity.planned(lot.id(), part.slot(), ++number));
+      }
+    }
+  }
+
+  private void leaveOut(LotPartEntity row) {
+    if (weighed.isWeighed(row.id())) {
+      throw Refusal.ofInput(
+          "%s was weighed already, so this cannot be changed any more. Take its weight back first."
+              .formatted(row.name()));
+    }
+    row.skip();
+  }
+}

@@ -1,0 +1,139 @@
+package mosaicknife.app.parts;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Optional;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotChanged;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.LotRules;
+import mosaicknife.core.lot.Part;
+import mosaicknife.core.quantity.UnitPrice;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Decides what parts are for. */
+@Service
+@Transactional
+public class PurposeAssigner {
+
+  private static final int LONGEST_DISH = 120;
+
+  private final LotRegister lots;
+  private final LotPartRepository parts;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
+  private final CurrentPerson current;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  PurposeAssigner(
+      LotRegister lots,
+      LotPartRepository parts,
+      CatalogueEditor catalogue,
+      HouseSettings houses,
+      CurrentPerson current,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.lots = lots;
+    this.parts = parts;
+    this.catalogue = catalogue;
+    this.houses = houses;
+    this.current = current;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * Gives a part its purpose.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @param version the version of the part the page showed
+   * @param purpose the purpose
+   * @param use what becomes of it
+   * @throws Refusal if the page was stale, the lot is closed, or the purpose does not fit the part
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void assign(long lotId, String slot, int version, Purpose purpose, Use use) {
+    LotPartEntity part = openPart(lotId, slot, version);
+    check(part, purpose, use.held());
+    part.assign(purpose, current.may(Permission.SEE_COSTS) ? use : use.at(value(part)));
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  /**
+   * Plans a part before it is cut: what it is for, the dish, the venue it goes to. What else was
+   * said of it stays as long as the purpose does.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @param version the version of the part the page showed
+   * @param purpose the purpose; empty to leave it as it is
+   * @param becomes the dish or what else it becomes, possibly empty
+   * @param venue the venue it goes to; empty for the one that took the lot
+   * @throws Refusal if the page was stale, the lot is closed, or the purpose does not fit the part
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void plan(
+      long lotId,
+      String slot,
+      int version,
+      Optional<Purpose> purpose,
+      String becomes,
+      Optional<Long> venue) {
+    LotPartEntity part = openPart(lotId, slot, version);
+    Optional<Purpose> wanted = purpose.or(part::purpose);
+    String dish = PlainText.line(becomes, LONGEST_DISH, "becomes", "dish");
+    venue.ifPresent(houses::getVenue);
+    if (wanted.isPresent()) {
+      boolean same = part.purpose().equals(wanted);
+      Optional<Held> held = same ? part.held() : Optional.empty();
+      Optional<UnitPrice> value =
+          same || !current.may(Permission.SEE_COSTS) ? value(part) : Optional.empty();
+      check(part, wanted.get(), held);
+      part.assign(wanted.get(), new Use(dish, value, held));
+    } else if (!dish.isEmpty()) {
+      throw Refusal.ofInput("What is %s for? Tap its letter as well.".formatted(part.name()));
+    }
+    part.sendTo(venue.orElse(null));
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  /** Who may not see what a part is worth neither sets it nor wipes it. */
+  private Optional<UnitPrice> value(LotPartEntity part) {
+    return part.value(lots.get(part.lotId()).price().perKilogram().currency());
+  }
+
+  private LotPartEntity openPart(long lotId, String slot, int version) {
+    lots.checkOpen(lotId);
+    LotPartEntity part =
+        parts
+            .findByLotIdAndSlot(lotId, slot)
+            .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+    if (part.version() != version) {
+      throw Refusal.ofStale(
+          "Someone else decided on %s first. Look at it, then decide again."
+              .formatted(part.name()));
+    }
+    return part;
+  }
+
+  private void check(LotPartEntity part, Purpose purpose, Optional<Held> held) {
+    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    Part known =
+        part.toPart(
+            catalogue.now().findKind(part.kind()).orElseThrow(),
+            houses.house().formats().currency());
+    Refusal.ifFound(LotRules.purpose(known, purpose, held, today));
+  }
+}

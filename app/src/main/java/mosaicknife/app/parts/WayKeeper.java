@@ -1,0 +1,162 @@
+package mosaicknife.app.parts;
+
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.SizeGrade;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.plan.Choices;
+import mosaicknife.core.quantity.Mass;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The house's ways: a plan that is used again for fish of the same species and size. */
+@Service
+@Transactional
+public class WayKeeper {
+
+  private static final int LONGEST_NAME = 60;
+
+  private final WayRepository ways;
+  private final LotPartRepository parts;
+  private final PeopleRegister people;
+  private final CurrentPerson current;
+  private final JsonMapper json;
+  private final Clock clock;
+
+  WayKeeper(
+      WayRepository ways,
+      LotPartRepository parts,
+      PeopleRegister people,
+      CurrentPerson current,
+      JsonMapper json,
+      Clock clock) {
+    this.ways = ways;
+    this.parts = parts;
+    this.people = people;
+    this.current = current;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** What a way keeps, as it is stored. */
+  record Document(Map<String, String> choices, Map<String, Way.Fate> fates) {}
+
+  /**
+   * Returns the ways for a species, the newest first.
+   *
+   * @param species the species
+   * @return the ways
+   */
+  @Transactional(readOnly = true)
+  public List<Way> of(Species species) {
+    Map<Long, String> names = people.names();
+    return ways.findBySpeciesOrderBySavedAtDesc(species.code()).stream()
+        .map(way -> read(way, names))
+        .toList();
+  }
+
+  /** The newest way for the species and the mean fish of a lot. */
+  Optional<Way> findFor(Lot lot) {
+    Mass fish = lot.receipt().meanFish();
+    return of(lot.species()).stream().filter(way -> way.isFor(fish)).findFirst();
+  }
+
+  Way get(long id) {
+    return ways.findById(id)
+        .map(way -> read(way, people.names()))
+        .orElseThrow(() -> Refusal.ofMissing("That way is gone. Load the page again."));
+  }
+
+  /**
+   * Saves the plan of a lot as the house's way for its species and size grade.
+   *
+   * @param lot the lot
+   * @param choices its answers
+   * @param typedName how the way is called
+   * @throws Refusal if the name is missing
+   */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
+  public void save(Lot lot, Choices choices, String typedName) {
+    String name = PlainText.needed(typedName, LONGEST_NAME, "way", "name of the way");
+    Map<String, Way.Fate> fates = new LinkedHashMap<>();
+    for (LotPartEntity part : parts.findByLotIdInOrderByNumber(List.of(lot.id()))) {
+      // what is kept needs a date and a place of its own each time
+      part.purpose()
+          .filter(purpose -> purpose != Purpose.HOLD && part.isPlanned())
+          .ifPresent(
+              purpose ->
+                  fates.put(
+                      part.slot(),
+                      new Way.Fate(purpose, part.becomes(), part.venueId().orElse(0L))));
+    }
+    SizeGrade size = sizeOf(lot);
+    String document = json.writeValueAsString(new Document(choices.byOption(), fates));
+    ways.save(
+        new WayEntity(
+                lot.species().code(),
+                size.from().milligrams(),
+                size.to().milligrams(),
+                name,
+                document)
+            .savedBy(current.get().id(), clock.instant()));
+  }
+
+  /**
+   * Forgets a way. Lots that were cut by it keep their plan.
+   *
+   * @param id its number
+   */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
+  public void forget(long id) {
+    ways.findById(id).ifPresent(ways::delete);
+  }
+
+  /** Gives the parts of a lot the purposes of a way; a purpose that was decided stays. */
+  void giveFates(Lot lot, Way way) {
+    for (LotPartEntity part : parts.findByLotIdInOrderByNumber(List.of(lot.id()))) {
+      Way.Fate fate = way.fates().get(part.slot());
+      if (fate != null && part.purpose().isEmpty()) {
+        part.assign(fate.purpose(), new Use(fate.becomes(), Optional.empty(), Optional.empty()));
+        part.sendTo(fate.venue() == 0 ? null : fate.venue());
+      }
+    }
+  }
+
+  /**
+   * Returns the size grade the fish of a lot are of, or the usual range of the species.
+   *
+   * @param lot the lot
+   * @return the size
+   */
+  public static SizeGrade sizeOf(Lot lot) {
+    Mass fish = lot.receipt().meanFish();
+    return lot.species().grades().stream()
+        .filter(grade -> grade.contains(fish))
+        .findFirst()
+        .orElseGet(() -> SizeGrade.around(fish));
+  }
+
+  private Way read(WayEntity way, Map<Long, String> names) {
+    Document document = json.readValue(way.document(), Document.class);
+    return new Way(
+        way.id(),
+        way.name(),
+        new SizeGrade(Mass.ofMilligrams(way.fromMg()), Mass.ofMilligrams(way.toMg())),
+        new Choices(document.choices()),
+        new HashMap<>(document.fates()),
+        names.get(way.savedBy()),
+        way.savedAt());
+  }
+}

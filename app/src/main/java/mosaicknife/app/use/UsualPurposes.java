@@ -1,0 +1,71 @@
+package mosaicknife.app.use;
+
+import java.util.Optional;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gives parts the purpose their plan proposes. What would be held stays open: it needs a date. */
+@Service
+@Transactional
+public class UsualPurposes {
+
+  private final LotSheets sheets;
+  private final PurposeAssigner purposes;
+
+  UsualPurposes(LotSheets sheets, PurposeAssigner purposes) {
+    this.sheets = sheets;
+    this.purposes = purposes;
+  }
+
+  /**
+   * Gives every weighed part that is still open its usual purpose.
+   *
+   * @param lotId the lot number
+   * @throws mosaicknife.app.shared.Refusal if the lot is closed or someone decided first
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void ofWeighed(long lotId) {
+    LotSheet sheet = sheets.get(lotId);
+    for (LotPart part : sheet.open()) {
+      usual(sheet, part)
+          .ifPresent(
+              purpose -> purposes.assign(lotId, part.slot(), part.version(), purpose, Use.PLAIN));
+    }
+  }
+
+  /**
+   * Gives every part that is still open its usual purpose, weighed or not.
+   *
+   * @param lotId the lot number
+   * @throws mosaicknife.app.shared.Refusal if the lot is closed or someone decided first
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void ofAll(long lotId) {
+    LotSheet sheet = sheets.get(lotId);
+    for (LotPart part : sheet.expectedParts()) {
+      if (part.purpose().isEmpty()) {
+        usual(sheet, part)
+            .ifPresent(
+                purpose ->
+                    purposes.plan(
+                        lotId,
+                        part.slot(),
+                        part.version(),
+                        Optional.of(purpose),
+                        part.becomes(),
+                        part.venueId()));
+      }
+    }
+  }
+
+  private static Optional<Purpose> usual(LotSheet sheet, LotPart part) {
+    return sheet.usualPurpose(part).filter(purpose -> purpose != Purpose.HOLD);
+  }
+}

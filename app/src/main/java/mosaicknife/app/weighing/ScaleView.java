@@ -1,0 +1,90 @@
+package mosaicknife.app.weighing;
+
+import java.util.Locale;
+import java.util.Optional;
+import mosaicknife.app.device.Scale;
+import mosaicknife.app.device.Scale.Numbered;
+import mosaicknife.app.house.HouseTray;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.scale.ScaleReading;
+import mosaicknife.core.scale.ScaleReading.Motion;
+
+/**
+ * The live scale as the bench shows it.
+ *
+ * @param number the number of the reading, 0 without a scale
+ * @param figure the figure without its last unit
+ * @param unit the last unit
+ * @param tare the tare as text; empty if there is none
+ * @param motion {@code steady}, {@code moving}, {@code overloaded} or {@code gone}
+ * @param words the motion in words
+ * @param takeable whether the reading may be taken
+ * @param grossMg the raw reading, so that a weight taken while the database is away keeps it
+ * @param tareMg the tare of the scale itself
+ * @param stepMg the step of its display
+ */
+public record ScaleView(
+    long number,
+    String figure,
+    String unit,
+    String tare,
+    String motion,
+    String words,
+    boolean takeable,
+    long grossMg,
+    long tareMg,
+    long stepMg) {
+
+  public static ScaleView of(Scale scale, Optional<HouseTray> tray, Formats formats) {
+    boolean taken = scale.isClaimed();
+    return scale
+        .latest()
+        .map(numbered -> of(numbered, tray, taken, formats))
+        .orElse(
+            new ScaleView(0, "– – –", "", "", "gone", "no scale: type the weight", false, 0, 0, 0));
+  }
+
+  private static ScaleView of(
+      Numbered numbered, Optional<HouseTray> tray, boolean taken, Formats formats) {
+    ScaleReading reading = Entry.withTray(numbered.reading(), tray);
+    String text = formats.mass(reading.net());
+    int split = text.lastIndexOf(' ');
+    boolean over = reading.motion() == Motion.OVERLOADED;
+    return new ScaleView(
+        numbered.number(),
+        over ? "too much" : text.substring(0, split),
+        over ? "" : text.substring(split + 1),
+        reading.tare().isPositive() ? formats.mass(reading.tare()) : "",
+        reading.motion().name().toLowerCase(Locale.ROOT),
+        taken ? "taken: put the next part on" : words(reading),
+        reading.isTakeable() && !taken,
+        numbered.reading().gross().milligrams(),
+        numbered.reading().tare().milligrams(),
+        reading.readability().milligrams());
+  }
+
+  private static String words(ScaleReading reading) {
+    return switch (reading.motion()) {
+      case MOVING -> "settling";
+      case OVERLOADED -> "overloaded: take something off";
+      case STEADY -> {
+        if (reading.net().isPositive()) {
+          yield "steady";
+        }
+        yield reading.net().isNegative() ? "below zero: tare again" : "empty";
+      }
+    };
+  }
+
+  /** Whether a bench that shows another view need not be told: only the number differs. */
+  boolean looksLike(ScaleView other) {
+    return other != null
+        && figure.equals(other.figure)
+        && unit.equals(other.unit)
+        && tare.equals(other.tare)
+        && motion.equals(other.motion)
+        && words.equals(other.words)
+        // a steady reading must be recent to be taken, so its number is sent on
+        && (!takeable || number - other.number < 20);
+  }
+}

@@ -1,0 +1,83 @@
+package mosaicknife.app.weighing;
+
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mosaicknife.app.house.HouseTray;
+import mosaicknife.app.house.TrayEditor;
+import mosaicknife.app.parts.LotParts;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.breakdown.Explanation;
+import mosaicknife.core.breakdown.Explanation.Cause;
+import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Tally;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Searches the tally of a lot for gross errors, and mends one. */
+@Service
+@Transactional
+public class TallyMender {
+
+  private final LotSheets sheets;
+  private final WeighingRecorder bench;
+  private final TrayEditor trays;
+  private final LotParts parts;
+
+  TallyMender(LotSheets sheets, WeighingRecorder bench, TrayEditor trays, LotParts parts) {
+    this.sheets = sheets;
+    this.bench = bench;
+    this.trays = trays;
+    this.parts = parts;
+  }
+
+  /**
+   * Searches the tally of a lot.
+   *
+   * @param sheet the lot
+   * @return what was found; empty before the first weight
+   */
+  @Transactional(readOnly = true)
+  public Optional<Finding> find(LotSheet sheet) {
+    return Tally.search(
+        sheet, trays.trays().stream().collect(Collectors.toMap(HouseTray::id, HouseTray::tray)));
+  }
+
+  /**
+   * Mends what an explanation says, and returns the part to weigh next if it asks for one. The same
+   * wish sent again is the same.
+   *
+   * @param lotId the lot number
+   * @param id the identifier the sender made
+   * @param line the weighing at fault, or the slot of a part never weighed
+   * @param cause what happened
+   * @param why words the reason, as it is kept with the fact
+   * @return the slot of a part that is to be weighed now; empty if a figure was corrected
+   * @throws Refusal if the tally changed since and no longer says so
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public Optional<String> mend(
+      long lotId, UUID id, String line, Cause cause, Function<Explanation, String> why) {
+    LotSheet sheet = sheets.get(lotId);
+    if (cause == Cause.NEVER_WEIGHED) {
+      sheet
+          .find(line)
+          .filter(LotPart::skipped)
+          .ifPresent(part -> parts.skipOrExpect(lotId, part.slot()));
+      return Optional.of(line);
+    }
+    Explanation explanation =
+        find(sheet).stream()
+            .flatMap(found -> found.explanations().stream())
+            .filter(e -> e.line().equals(line) && e.cause() == cause)
+            .findFirst()
+            .orElseThrow(
+                () -> Refusal.ofStale("The tally changed since. Look at it again, then mend it."));
+    bench.mend(lotId, id, UUID.fromString(line), explanation.corrected(), why.apply(explanation));
+    return Optional.empty();
+  }
+}

@@ -1,0 +1,298 @@
+package mosaicknife.app.weighing;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotChanged;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.WeighedParts;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.WeighingEntity.Place;
+import mosaicknife.app.weighing.WeighingEntity.Stamp;
+import mosaicknife.app.weighing.WeighingRepository.MassRow;
+import mosaicknife.app.weighing.WeighingRepository.PlaceRow;
+import mosaicknife.core.lot.LotRules;
+import mosaicknife.core.quantity.Mass;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Writes weighings down: takes them, corrects them, takes them back. A weight is taken with four
+ * looks at the database at most, five for a piece of a part.
+ */
+@Service
+@Transactional
+public class WeighingRecorder implements WeighedParts {
+
+  private final WeighingRepository weighings;
+  private final LotRegister lots;
+  private final PeopleRegister people;
+  private final HouseSettings houses;
+  private final CurrentPerson current;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  WeighingRecorder(
+      WeighingRepository weighings,
+      LotRegister lots,
+      PeopleRegister people,
+      HouseSettings houses,
+      CurrentPerson current,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.weighings = weighings;
+    this.lots = lots;
+    this.people = people;
+    this.houses = houses;
+    this.current = current;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public boolean isWeighed(long partId) {
+    return weighings.isWeighed(partId);
+  }
+
+  /**
+   * Takes a weight. The same weighing sent again is the same weighing.
+   *
+   * @param take the wish
+   * @return the part's name and mass as taken
+   * @throws Refusal if the weight cannot be, or someone else was first
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public Weighed take(Take take) {
+    PlaceRow at = place(take.lotId(), take.slot());
+    Mass mass = take.entry().mass();
+    List<WeighingEntity> links = weighings.findByPartId(at.getPart());
+    if (links.stream().anyMatch(link -> link.id().equals(take.id()))) {
+      return new Weighed(at.getName(), mass);
+    }
+    checkOpen(take.lotId(), at);
+    Refusal.ifFound(
+        LotRules.fish(take.lotId(), at.getFish(), at.getName(), take.fishNo(), fish(links)));
+    Refusal.ifFound(LotRules.weight(at.getName(), mass, Mass.ofMilligrams(at.getPurchased())));
+    checkInside(at, mass);
+    int piece = at.getRow() ? lastPiece(links, take.fishNo()) + 1 : 0;
+    Place place = new Place(at.getPart(), take.fishNo(), piece);
+    Stamp stamp = new Stamp(current.get().id(), moment(take, at.getReceived()));
+    WeighingEntity weighing = WeighingEntity.taken(take.id(), place, take.entry(), stamp);
+    Optional<WeighingEntity> last = last(links, take.fishNo(), piece);
+    if (last.isPresent()) {
+      weighing.after(last.get(), follow(at.getName(), last.get(), take));
+    }
+    weighings.saveAndFlush(weighing);
+    events.publishEvent(new LotChanged(take.lotId()));
+    return new Weighed(at.getName(), mass);
+  }
+
+  /**
+   * A weight that was taken.
+   *
+   * @param part the name of the part
+   * @param mass the mass
+   */
+  public record Weighed(String part, Mass mass) {}
+
+  private PlaceRow place(long lotId, String slot) {
+    PlaceRow at =
+        weighings
+            .findPlace(lotId, slot)
+            .orElseThrow(
+                () ->
+                    Refusal.ofMissing("There is no lot %d. Choose one on Today.".formatted(lotId)));
+    if (at.getPart() == null) {
+      throw Refusal.ofMissing("Lot %d has no such part.".formatted(lotId));
+    }
+    return at;
+  }
+
+  private static void checkOpen(long lotId, PlaceRow at) {
+    if (at.getFinished()) {
+      throw Refusal.ofInput(
+          "Lot %d is closed. Open it again before you change it.".formatted(lotId));
+    }
+  }
+
+  /** The links that no other one follows. */
+  private static List<WeighingEntity> ends(List<WeighingEntity> links) {
+    Set<UUID> followed =
+        links.stream().flatMap(link -> link.supersedes().stream()).collect(Collectors.toSet());
+    return links.stream().filter(link -> !followed.contains(link.id())).toList();
+  }
+
+  private static List<Integer> fish(List<WeighingEntity> links) {
+    return ends(links).stream()
+        .filter(link -> !link.isTakenBack())
+        .map(WeighingEntity::fishNo)
+        .toList();
+  }
+
+  private static int lastPiece(List<WeighingEntity> links, int fish) {
+    return links.stream()
+        .filter(link -> link.fishNo() == fish)
+        .mapToInt(WeighingEntity::pieceNo)
+        .max()
+        .orElse(0);
+  }
+
+  private static Optional<WeighingEntity> last(List<WeighingEntity> links, int fish, int piece) {
+    return ends(links).stream()
+        .filter(link -> link.fishNo() == fish && link.pieceNo() == piece)
+        .findFirst();
+  }
+
+  /** When it was taken: a weight that waited in a browser keeps its moment, if that can be. */
+  private Instant moment(Take take, Instant received) {
+    Instant now = clock.instant();
+    return take.moment().filter(at -> !at.isAfter(now) && !at.isBefore(received)).orElse(now);
+  }
+
+  /** What is cut from a part cannot outweigh it; other pieces of a row count, an old figure not. */
+  private void checkInside(PlaceRow at, Mass mass) {
+    if (at.getParent() == null) {
+      return;
+    }
+    List<MassRow> family = weighings.findInside(at.getParent());
+    MassRow parent =
+        family.stream().filter(row -> row.getPart() == at.getParent()).findFirst().orElseThrow();
+    long others =
+        family.stream()
+            .filter(row -> row.getPart() != at.getParent())
+            .filter(row -> row.getPart() != at.getPart() || at.getRow())
+            .mapToLong(MassRow::getMass)
+            .sum();
+    Refusal.ifFound(
+        LotRules.inside(
+            parent.getName(),
+            Mass.ofMilligrams(parent.getMass()),
+            Mass.ofMilligrams(others),
+            mass));
+  }
+
+  /** Checks that the sender saw the last weighing, and returns the reason of the correction. */
+  private String follow(String part, WeighingEntity last, Take take) {
+    if (last.isTakenBack()) {
+      return "";
+    }
+    if (take.supersedes().filter(last.id()::equals).isEmpty()) {
+      Formats formats = houses.house().formats();
+      throw Refusal.ofStale(
+          "%s was already weighed: %s by %s at %s. Choose it again to correct it."
+              .formatted(
+                  part,
+                  formats.mass(last.mass().orElseThrow()),
+                  people.names().get(last.takenBy()),
+                  formats.time(last.takenAt())));
+    }
+    String reason = PlainText.line(take.reason(), 200, "reason", "reason");
+    if (reason.isEmpty()) {
+      throw Refusal.ofField(
+          "reason",
+          "%s was weighed before. Say why you are weighing it again, then take.".formatted(part));
+    }
+    return reason;
+  }
+
+  /**
+   * Takes back the last weight this person took on a lot. A correction goes back to the figure
+   * before it.
+   *
+   * @param lotId the lot number
+   * @return the name of the part
+   * @throws Refusal if there is nothing to take back
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String takeBack(long lotId) {
+    WeighingEntity last =
+        weighings
+            .findLastOf(lotId, current.get().id())
+            .orElseThrow(() -> Refusal.ofInput("You have no weight on this lot to take back."));
+    return takeBack(lotId, UUID.randomUUID(), last.id());
+  }
+
+  /**
+   * Takes back one weight of this person. The same wish sent again is the same.
+   *
+   * @param lotId the lot number
+   * @param id the identifier the sender made for the taking back
+   * @param weighing the weighing to take back
+   * @return the name of the part
+   * @throws Refusal if it is not there, is another's, or was changed since
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String takeBack(long lotId, UUID id, UUID weighing) {
+    lots.checkOpen(lotId);
+    WeighingEntity last =
+        weighings
+            .findById(weighing)
+            .orElseThrow(() -> Refusal.ofInput("That weight is not there to take back."));
+    String name = partName(lotId, last.partId());
+    if (weighings.findById(id).isPresent()) {
+      return name;
+    }
+    Stamp stamp = new Stamp(current.get().id(), clock.instant());
+    if (last.takenBy() != stamp.person()) {
+      throw Refusal.ofInput("Someone else took that weight. Weigh the part again to correct it.");
+    }
+    boolean stands =
+        ends(weighings.findByPartId(last.partId())).stream()
+            .anyMatch(link -> link.id().equals(weighing));
+    if (!stands || last.isTakenBack()) {
+      throw Refusal.ofStale("Someone else changed %s first. Look at it again.".formatted(name));
+    }
+    Optional<WeighingEntity> before =
+        last.supersedes().flatMap(weighings::findById).filter(w -> !w.isTakenBack());
+    weighings.saveAndFlush(
+        before
+            .map(w -> WeighingEntity.restoring(id, last, w, stamp))
+            .orElseGet(() -> WeighingEntity.takingBack(id, last, stamp)));
+    events.publishEvent(new LotChanged(lotId));
+    return name;
+  }
+
+  private String partName(long lotId, long partId) {
+    return weighings
+        .findPartName(lotId, partId)
+        .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+  }
+
+  /**
+   * Corrects a weighing by what the search for gross errors found.
+   *
+   * @param lotId the lot number
+   * @param id the identifier the sender made for the correction
+   * @param weighing the weighing at fault
+   * @param right what it should read
+   * @param reason what was wrong
+   * @throws Refusal if it was changed meanwhile
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public void mend(long lotId, UUID id, UUID weighing, Mass right, String reason) {
+    lots.checkOpen(lotId);
+    if (weighings.findById(id).isPresent()) {
+      return;
+    }
+    WeighingEntity wrong =
+        weighings
+            .findById(weighing)
+            .orElseThrow(() -> Refusal.ofStale("That weight is gone. Look at the tally again."));
+    partName(lotId, wrong.partId());
+    Stamp stamp = new Stamp(current.get().id(), clock.instant());
+    weighings.saveAndFlush(WeighingEntity.mending(id, wrong, right, reason, stamp));
+    events.publishEvent(new LotChanged(lotId));
+  }
+}

@@ -1,0 +1,127 @@
+package mosaicknife.app.weighing;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.NativeQuery;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface WeighingRepository extends Repository<WeighingEntity, UUID> {
+
+  String LAST_LINKS_OF_LOTS =
+      """
+      select w.* from weighing w join lot_part p on p.id = w.part_id
+      where p.lot_id in (:lotIds)
+        and not exists (select 1 from weighing later where later.supersedes = w.id)
+      order by w.fish_no, w.piece_no, w.taken_at
+      """;
+
+  String LAST_OF_PERSON =
+      """
+      select w.* from weighing w join lot_part p on p.id = w.part_id
+      where p.lot_id = :lotId and w.taken_by = :person and w.mass_mg is not null
+        and not exists (select 1 from weighing later where later.supersedes = w.id)
+      order by w.taken_at desc
+      limit 1
+      """;
+
+  String IS_WEIGHED =
+      """
+      select count(*) > 0 from weighing w
+      where w.part_id = :partId and w.mass_mg is not null
+        and not exists (select 1 from weighing later where later.supersedes = w.id)
+      """;
+
+  String MAIN_CUTS_OF =
+      """
+      from WeighingEntity w join LotPartEntity p on p.id = w.partId
+      where w.takenBy = :person and w.takenAt >= :since and w.massMg is not null
+        and w.fishNo > 0 and p.parentId is null and p.kind in :kinds
+      """;
+
+  /** What must be known of a part and its lot before a weight is taken, in one look. */
+  String PLACE =
+      """
+      select p.id as part, p.name as name, p.parent_id as parent, p.in_a_row as row,
+             coalesce(l.own_mg, l.invoiced_mg) as purchased, l.fish_count as fish,
+             l.received_at as received, l.finished_at is not null as finished
+      from lot l left join lot_part p on p.lot_id = l.id and p.slot = :slot
+      where l.id = :lotId
+      """;
+
+  /** What a part weighs that is cut further, and what its pieces weigh. */
+  String INSIDE =
+      """
+      select p.id as part, p.name as name, coalesce(sum(w.mass_mg), 0) as mass
+      from lot_part p
+      left join weighing w on w.part_id = p.id
+        and not exists (select 1 from weighing later where later.supersedes = w.id)
+      where p.id = :parent or p.parent_id = :parent
+      group by p.id, p.name
+      """;
+
+  /** A part and its lot before a weight is taken; without part the lot has none of that slot. */
+  interface PlaceRow {
+    Long getPart();
+
+    String getName();
+
+    Long getParent();
+
+    Boolean getRow();
+
+    long getPurchased();
+
+    int getFish();
+
+    java.time.Instant getReceived();
+
+    boolean getFinished();
+  }
+
+  /** A part with the mass that stands. */
+  interface MassRow {
+    long getPart();
+
+    String getName();
+
+    long getMass();
+  }
+
+  WeighingEntity saveAndFlush(WeighingEntity weighing);
+
+  Optional<WeighingEntity> findById(UUID id);
+
+  @NativeQuery(LAST_LINKS_OF_LOTS)
+  List<WeighingEntity> findLastLinks(Collection<Long> lotIds);
+
+  @NativeQuery(LAST_OF_PERSON)
+  Optional<WeighingEntity> findLastOf(long lotId, long person);
+
+  /** How many main cuts a person weighed since a moment. */
+  @Query("select count(w) " + MAIN_CUTS_OF)
+  long countMainCutsOf(long person, Instant since, Collection<String> kinds);
+
+  /** The lots they are of. */
+  @Query("select distinct p.lotId " + MAIN_CUTS_OF)
+  List<Long> lotsOfMainCutsOf(long person, Instant since, Collection<String> kinds);
+
+  @NativeQuery(IS_WEIGHED)
+  boolean isWeighed(long partId);
+
+  @NativeQuery(PLACE)
+  Optional<PlaceRow> findPlace(long lotId, String slot);
+
+  @NativeQuery(INSIDE)
+  List<MassRow> findInside(long parent);
+
+  @NativeQuery("select p.name from lot_part p where p.lot_id = :lotId and p.id = :partId")
+  Optional<String> findPartName(long lotId, long partId);
+
+  List<WeighingEntity> findByPartId(long partId);
+
+  List<WeighingEntity> findByPartIdInOrderByTakenAt(Collection<Long> partIds);
+}

@@ -1,0 +1,229 @@
+package mosaicknife.core.lot;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Species.Trait;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.cost.LotCost;
+import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.RawGate;
+
+/**
+ * Fish bought together at one price on one delivery: its receipt, and what the house decided of it.
+ *
+ * @param id the lot number
+ * @param receipt what was received
+ * @param venue the name of the venue that took it
+ * @param receivedAt when it was received
+ * @param receivedBy who received it
+ * @param portionTarget the mass of one portion
+ * @param costingMethod how the house costs it
+ * @param finishedAt when the lot was closed, if it is
+ * @param inspection the newest inspection, if there was one
+ * @param credited what the supplier credits
+ * @param version counts changes, so that a stale page is noticed
+ */
+public record Lot(
+    long id,
+    Receipt receipt,
+    String venue,
+    Instant receivedAt,
+    String receivedBy,
+    Mass portionTarget,
+    CostingMethod costingMethod,
+    Optional<Instant> finishedAt,
+    Optional<Inspection> inspection,
+    ExactMoney credited,
+    int version) {
+
+  /** Refuses what is missing. */
+  public Lot {
+    Check.notNull(receipt, "receipt");
+    Check.notNull(portionTarget, "portion");
+    Check.notNull(costingMethod, "costing method");
+    Check.notNull(finishedAt, "moment of closing");
+    Check.notNull(inspection, "inspection");
+    Check.notNull(credited, "credit");
+  }
+
+  /**
+   * Returns the species.
+   *
+   * @return the species
+   */
+  public Species species() {
+    return receipt.species();
+  }
+
+  /**
+   * Returns the state on arrival.
+   *
+   * @return the state
+   */
+  public State state() {
+    return receipt.state();
+  }
+
+  /**
+   * Returns how many fish it is.
+   *
+   * @return the number, from 1
+   */
+  public int fish() {
+    return receipt.fish();
+  }
+
+  /**
+   * Returns the mass that is paid for.
+   *
+   * @return the mass on the invoice
+   */
+  public Mass invoiced() {
+    return receipt.invoiced();
+  }
+
+  /**
+   * Returns the mass on the own scale.
+   *
+   * @return the mass, if it was weighed
+   */
+  public Optional<Mass> own() {
+    return receipt.own();
+  }
+
+  /**
+   * Returns the price.
+   *
+   * @return the price per mass
+   */
+  public UnitPrice price() {
+    return receipt.price();
+  }
+
+  /**
+   * Returns who delivered it.
+   *
+   * @return the name of the supplier
+   */
+  public String supplier() {
+    return receipt.supplier();
+  }
+
+  /**
+   * Returns whether it is wild or farmed.
+   *
+   * @return the origin
+   */
+  public Origin origin() {
+    return receipt.origin();
+  }
+
+  /**
+   * Returns when it was landed.
+   *
+   * @return the day
+   */
+  public LocalDate landedOn() {
+    return receipt.landedOn();
+  }
+
+  /**
+   * Returns what was remarked at the dock.
+   *
+   * @return the remark, possibly empty
+   */
+  public String note() {
+    return receipt.note();
+  }
+
+  /**
+   * Returns what was asked and measured at the dock.
+   *
+   * @return the arrival
+   */
+  public Arrival arrival() {
+    return receipt.arrival();
+  }
+
+  /**
+   * Returns the mass that yields are counted from.
+   *
+   * @return the mass as purchased
+   */
+  public Mass purchased() {
+    return receipt.purchased();
+  }
+
+  /**
+   * Returns the lot as fish to be cut.
+   *
+   * @param norms what the house believes
+   * @return the fish
+   */
+  public CutPlan.Fish toCut(HouseNorms norms) {
+    return new CutPlan.Fish(species(), state(), fish(), purchased(), norms);
+  }
+
+  /**
+   * Returns what the lot cost: the invoice, whatever the own scale says, less what is credited.
+   *
+   * @return the cost
+   */
+  public LotCost cost() {
+    return new LotCost(price(), invoiced(), ExactMoney.zero(credited.currency()), credited);
+  }
+
+  /**
+   * Returns what the lot may become, if that was decided.
+   *
+   * @return the decision of the newest inspection
+   */
+  public Optional<Fitness> fitness() {
+    return inspection.map(Inspection::decision);
+  }
+
+  /**
+   * Returns whether the lot may be served raw; every part of it carries this.
+   *
+   * @return the gate; empty if the lot was not inspected
+   */
+  public Optional<RawGate> rawGate() {
+    return fitness().map(fit -> RawGate.of(species(), origin() == Origin.FARMED, fit));
+  }
+
+  /**
+   * Returns whether the time above the limit is watched because histamine may form.
+   *
+   * @return true for histamine fish
+   */
+  public boolean isHistamineWatched() {
+    return species().traits().contains(Trait.HISTAMINE);
+  }
+
+  /**
+   * Returns whether the lot is closed.
+   *
+   * @return true after it was finished
+   */
+  public boolean isFinished() {
+    return finishedAt.isPresent();
+  }
+
+  /**
+   * Returns the name of the lot on screen.
+   *
+   * @return such as {@code Lot 12 · Hake}
+   */
+  public String title() {
+    return "Lot " + id + " · " + species().name();
+  }
+}

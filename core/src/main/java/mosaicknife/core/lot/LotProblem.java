@@ -1,0 +1,55 @@
+package mosaicknife.core.lot;
+
+/** What can be wrong with what somebody wants to write down of a lot. */
+public enum LotProblem {
+  /** No kitchen receives so many fish as one lot: count typed, most. */
+  FISH_COUNT,
+  /** It would have been landed after today. */
+  LANDED_LATER,
+  /** It would have been landed too long ago: days. */
+  LANDED_LONG_AGO,
+  /** Invoice and own scale are too far apart: times. */
+  SCALES_APART,
+  /** The net weight is above the gross weight. */
+  NET_ABOVE_GROSS,
+  /** A portion out of range: least, most. */
+  PORTION_RANGE,
+  /** A part lighter than the smallest: the smallest. */
+  PART_TOO_LIGHT,
+  /** A part heavier than the lot: part, its mass, mass of the lot. */
+  PART_ABOVE_LOT,
+  /** Pieces heavier than what they are cut from: part, mass of the pieces, mass of the part. */
+  PIECES_ABOVE_PART,
+  /** The lot has no such fish: lot, fish. */
+  NO_SUCH_FISH,
+  /** Weighed fish by fish before: part. */
+  WEIGHED_FISH_BY_FISH,
+  /** Weighed all together before: part. */
+  WEIGHED_TOGETHER,
+  /** Too many parts: most. */
+  TOO_MANY_PARTS,
+  /** A purpose that spoils the taste: part. */
+  NO_USE,
+  /** Held without day, place or person. */
+  HELD_WITHOUT_PLACE,
+  /** The day to use it by has passed. */
+  HELD_PAST,
+  /** A claim about more than was invoiced. */
+  CLAIM_ABOVE_LOT,
+  /** A claim without mass or amount. */
+  CLAIM_WITHOUT_FIGURE,
+  /** A claim worth nothing. */
+  CLAIM_OF_NOTHING,
+  /** All claims together are worth more than the lot cost. */
+  CLAIMS_ABOVE_COST,
+  /** A sign that was not looked at: the sign. */
+  SIGN_NOT_LOOKED_AT,
+  /** A decision that differs from the signs, without a reason: what the signs say, the decision. */
+  REASON_MISSING,
+  /** A lot that the signs refuse cannot be for raw. */
+  REFUSED_FOR_RAW,
+  /** More measured fish than the lot has: fish of the lot, fish typed. */
+  MORE_FISH_MEASURED,
+  /** Measured fish weigh clearly more than the lot: their mass. */
+  FISH_ABOVE_LOT
+}

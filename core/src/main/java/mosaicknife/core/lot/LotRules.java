@@ -1,0 +1,262 @@
+package mosaicknife.core.lot;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.Freshness;
+import mosaicknife.core.safety.Sign;
+
+/**
+ * What may be written down of a lot and what cannot be right. Each rule answers with the first
+ * thing that is wrong, or with nothing.
+ */
+public final class LotRules {
+
+  /** The most fish of one lot. */
+  public static final int MOST_FISH = 500;
+
+  /** The most parts of one lot. */
+  public static final int MOST_PARTS = 60;
+
+  /** A fish older than this on arrival is a typing error, not a delivery. */
+  public static final int OLDEST_DAYS = 30;
+
+  /** More than this between invoice and own scale is a unit mixed up, not ice. */
+  public static final int MOST_TIMES_APART = 2;
+
+  /** The lightest part that is weighed. */
+  public static final Mass SMALLEST_PART = Mass.ofGrams(2);
+
+  /** The lightest portion. */
+  public static final Mass SMALLEST_PORTION = Mass.ofGrams(5);
+
+  /** The heaviest portion. */
+  public static final Mass LARGEST_PORTION = Mass.ofGrams(5000);
+
+  /** The portion of a lot whose dish is not known yet; a starting value. */
+  public static final Mass USUAL_PORTION = Mass.ofGrams(180);
+
+  private LotRules() {}
+
+  /**
+   * Looks at a delivery.
+   *
+   * @param receipt the delivery
+   * @param today the day at the house
+   * @return what cannot be right; empty if nothing speaks against it
+   */
+  public static Optional<Finding> problem(Receipt receipt, LocalDate today) {
+    if (receipt.fish() < 1 || receipt.fish() > MOST_FISH) {
+      return found(LotProblem.FISH_COUNT, "fish", receipt.fish(), MOST_FISH);
+    }
+    if (receipt.landedOn().isAfter(today)) {
+      return found(LotProblem.LANDED_LATER, "landedOn");
+    }
+    if (receipt.landedOn().isBefore(today.minusDays(OLDEST_DAYS))) {
+      return found(LotProblem.LANDED_LONG_AGO, "landedOn", OLDEST_DAYS);
+    }
+    if (receipt.own().filter(own -> areApart(receipt.invoiced(), own)).isPresent()) {
+      return found(LotProblem.SCALES_APART, "own", MOST_TIMES_APART);
+    }
+    boolean above =
+        receipt.arrival().gross().stream()
+            .anyMatch(gross -> receipt.own().filter(own -> own.compareTo(gross) > 0).isPresent());
+    return above ? found(LotProblem.NET_ABOVE_GROSS, "gross") : Optional.empty();
+  }
+
+  private static boolean areApart(Mass one, Mass other) {
+    return other.compareTo(one.multipliedBy(MOST_TIMES_APART)) > 0
+        || one.compareTo(other.multipliedBy(MOST_TIMES_APART)) > 0;
+  }
+
+  /**
+   * Looks at the mass of a portion.
+   *
+   * @param portion the mass
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> portion(Mass portion) {
+    return portion.compareTo(SMALLEST_PORTION) < 0 || portion.compareTo(LARGEST_PORTION) > 0
+        ? found(LotProblem.PORTION_RANGE, "portion", SMALLEST_PORTION, LARGEST_PORTION)
+        : Optional.empty();
+  }
+
+  /**
+   * Looks at the mass of a part by itself.
+   *
+   * @param part the name of the part
+   * @param mass its mass
+   * @param lot the mass of the lot
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> weight(String part, Mass mass, Mass lot) {
+    if (mass.compareTo(SMALLEST_PART) < 0) {
+      return found(LotProblem.PART_TOO_LIGHT, "", SMALLEST_PART);
+    }
+    return mass.compareTo(lot) > 0
+        ? found(LotProblem.PART_ABOVE_LOT, "", part, mass, lot)
+        : Optional.empty();
+  }
+
+  /**
+   * Looks whether what is cut from a part outweighs it.
+   *
+   * @param part the name of the part
+   * @param whole what it weighs; zero while it is not weighed
+   * @param others what the other pieces of it weigh together
+   * @param mass what the piece weighs
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> inside(String part, Mass whole, Mass others, Mass mass) {
+    Mass pieces = others.plus(mass);
+    return whole.isPositive() && pieces.compareTo(whole) > 0
+        ? found(LotProblem.PIECES_ABOVE_PART, "", part, pieces, whole)
+        : Optional.empty();
+  }
+
+  /**
+   * Looks which fish a weighing is of: one of the lot, and weighed in the same way as before.
+   *
+   * @param lot the lot number
+   * @param all how many fish the lot has
+   * @param part the name of the part
+   * @param fish which fish, from 1; 0 for all together
+   * @param weighed the fish of the weighings of the part that stand
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> fish(
+      long lot, int all, String part, int fish, List<Integer> weighed) {
+    if (fish < 0 || fish > all) {
+      return found(LotProblem.NO_SUCH_FISH, "", lot, fish);
+    }
+    if (fish == 0 && weighed.stream().anyMatch(other -> other != 0)) {
+      return found(LotProblem.WEIGHED_FISH_BY_FISH, "", part);
+    }
+    return fish != 0 && weighed.contains(0)
+        ? found(LotProblem.WEIGHED_TOGETHER, "", part)
+        : Optional.empty();
+  }
+
+  /**
+   * Looks at a purpose.
+   *
+   * @param part the part
+   * @param purpose the purpose
+   * @param held where it is held, if that was said
+   * @param today the day at the house
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> purpose(
+      Part part, Purpose purpose, Optional<Held> held, LocalDate today) {
+    if (!part.kind().mayBeFor(purpose)) {
+      return found(LotProblem.NO_USE, "", part.name());
+    }
+    if (purpose != Purpose.HOLD) {
+      return Optional.empty();
+    }
+    if (held.isEmpty()) {
+      return found(LotProblem.HELD_WITHOUT_PLACE, "until");
+    }
+    return held.get().until().isBefore(today)
+        ? found(LotProblem.HELD_PAST, "until")
+        : Optional.empty();
+  }
+
+  /**
+   * Works out what a claim asks for: the amount that was named, else the mass at the lot's price.
+   *
+   * @param receipt the delivery
+   * @param mass the mass it is about, if it is about mass
+   * @param amount the amount, if it was named
+   * @return the amount; empty if neither was named
+   */
+  public static Optional<ExactMoney> claimed(
+      Receipt receipt, Optional<Mass> mass, Optional<ExactMoney> amount) {
+    return amount.or(() -> mass.map(receipt.price()::times));
+  }
+
+  /**
+   * Looks at a claim.
+   *
+   * @param receipt the delivery
+   * @param mass the mass it is about, if it is about mass
+   * @param amount what it asks for; empty if neither mass nor amount was named
+   * @param others what all other claims that stand ask for together
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> claim(
+      Receipt receipt, Optional<Mass> mass, Optional<ExactMoney> amount, ExactMoney others) {
+    if (mass.filter(m -> m.compareTo(receipt.invoiced()) > 0).isPresent()) {
+      return found(LotProblem.CLAIM_ABOVE_LOT, "mass");
+    }
+    if (amount.isEmpty()) {
+      return found(LotProblem.CLAIM_WITHOUT_FIGURE, "amount");
+    }
+    if (!amount.get().isPositive()) {
+      return found(LotProblem.CLAIM_OF_NOTHING, "amount");
+    }
+    ExactMoney cost = receipt.price().times(receipt.invoiced());
+    return others.plus(amount.get()).compareTo(cost) > 0
+        ? found(LotProblem.CLAIMS_ABOVE_COST, "amount")
+        : Optional.empty();
+  }
+
+  /**
+   * Looks whether every sign that is there was looked at.
+   *
+   * @param signs the signs that are there
+   * @param grades the grades that were given
+   * @return the first sign that was left out, or nothing
+   */
+  public static Optional<Finding> signs(List<Sign> signs, Map<Sign, Integer> grades) {
+    return signs.stream()
+        .filter(sign -> !grades.containsKey(sign))
+        .findFirst()
+        .map(sign -> Finding.of(LotProblem.SIGN_NOT_LOOKED_AT, sign).at(sign.name()));
+  }
+
+  /**
+   * Looks at the decision on an inspected lot: it may differ from what the signs propose, with a
+   * reason, but what they refuse is never for raw.
+   *
+   * @param judged what the signs say
+   * @param decision the decision
+   * @param reason why it differs, possibly empty
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> decision(Freshness judged, Fitness decision, String reason) {
+    if (decision != judged.proposal() && reason.isEmpty()) {
+      return found(LotProblem.REASON_MISSING, "reason", judged.proposal(), decision);
+    }
+    return judged.proposal() == Fitness.REFUSE && decision == Fitness.RAW
+        ? found(LotProblem.REFUSED_FOR_RAW, "decision")
+        : Optional.empty();
+  }
+
+  /**
+   * Looks at fish measured one by one.
+   *
+   * @param receipt the delivery
+   * @param measured how many were typed
+   * @param together what those that were weighed weigh together
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> measured(Receipt receipt, int measured, Mass together) {
+    if (measured > receipt.fish()) {
+      return found(LotProblem.MORE_FISH_MEASURED, "fish", receipt.fish(), measured);
+    }
+    return receipt.isClearlyLessThan(together)
+        ? found(LotProblem.FISH_ABOVE_LOT, "fish", together)
+        : Optional.empty();
+  }
+
+  private static Optional<Finding> found(LotProblem what, String field, Object... figures) {
+    return Optional.of(Finding.of(what, figures).at(field));
+  }
+}

@@ -1,0 +1,463 @@
+package mosaicknife.core.lot;
+
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.breakdown.Balance;
+import mosaicknife.core.breakdown.Breakdown;
+import mosaicknife.core.breakdown.FishTiles;
+import mosaicknife.core.breakdown.FishTiles.PartSoFar;
+import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.breakdown.Knowledge;
+import mosaicknife.core.breakdown.Node;
+import mosaicknife.core.breakdown.Reconciliation;
+import mosaicknife.core.breakdown.ScaleError;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.cost.CostSheet;
+import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.portion.WholePortions;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+
+/**
+ * Everything the stations need to know of one lot, computed from its facts and nothing else.
+ *
+ * <p>{@link #of} is the one place where facts (weighings), choices (the cut plan, purposes) and the
+ * beliefs of the house become parts, tree, balance and tiles; every page reads this, so no two can
+ * disagree about one fish.
+ *
+ * @param lot the lot
+ * @param plan what it is to become
+ * @param parts its parts in cutting order
+ * @param breakdown the tree of what was weighed
+ * @param balance whether it adds up
+ * @param tiles how the fish is filled
+ * @param norms what the house believes
+ */
+public record LotSheet(
+    Lot lot,
+    CutPlan plan,
+    List<LotPart> parts,
+    Breakdown breakdown,
+    Balance balance,
+    FishTiles tiles,
+    HouseNorms norms) {
+
+  /** Copies the parts. */
+  public LotSheet {
+    parts = List.copyOf(parts);
+    Check.notNull(norms, "norms");
+  }
+
+  /**
+   * Works out a lot.
+   *
+   * @param lot the lot
+   * @param plan what it is to become
+   * @param laidOut its parts in cutting order, as laid out and decided
+   * @param standing the weighings that stand, of all its parts
+   * @param norms what the house believes
+   * @return the sheet
+   */
+  public static LotSheet of(
+      Lot lot, CutPlan plan, List<Part> laidOut, List<Weighing> standing, HouseNorms norms) {
+    Map<String, CutPlan.Planned> planned =
+        plan.parts().stream()
+            .collect(Collectors.toMap(part -> part.slot().code(), Function.identity()));
+    Map<String, List<Weighing>> taken =
+        standing.stream().collect(Collectors.groupingBy(Weighing::part));
+    List<LotPart> parts =
+        laidOut.stream()
+            .map(
+                part ->
+                    part(
+                        lot,
+                        part,
+                        taken.getOrDefault(part.slot(), List.of()),
+                        Optional.ofNullable(planned.get(part.slot())),
+                        norms))
+            .toList();
+    Breakdown breakdown =
+        new Breakdown(lot.state(), lot.purchased(), lot.fish(), nodes(lot, parts, norms));
+    Mass outstanding = Mass.total(parts.stream().map(LotPart::outstanding).toList());
+    Balance balance =
+        Balance.of(breakdown, outstanding, norms.loss(), scaleSigma(parts, breakdown, norms));
+    return new LotSheet(
+        lot, plan, parts, breakdown, balance, tiles(lot, parts, breakdown, norms), norms);
+  }
+
+  private static LotPart part(
+      Lot lot,
+      Part part,
+      List<Weighing> taken,
+      Optional<CutPlan.Planned> planned,
+      HouseNorms norms) {
+    Optional<Mass> expected = planned.map(CutPlan.Planned::mass);
+    boolean pooled = taken.stream().anyMatch(t -> t.fish() == 0);
+    int missing = pooled || part.skipped() ? 0 : Math.max(0, lot.fish() - taken.size());
+    Mass outstanding =
+        expected
+            .map(
+                mass -> mass.multipliedBy(Fraction.of(missing, lot.fish()), RoundingMode.HALF_EVEN))
+            .orElse(Mass.ZERO);
+    return new LotPart(
+        part,
+        expected,
+        planned.map(CutPlan.Planned::spread).orElse(Mass.ZERO),
+        outstanding,
+        taken,
+        norms.sizes());
+  }
+
+  /**
+   * How far whole less parts may be off by the scales alone: each reading with the step of the
+   * scale it came from, the whole and what came from no scale as the house assumes.
+   */
+  private static double scaleSigma(List<LotPart> parts, Breakdown breakdown, HouseNorms norms) {
+    double whole = norms.scale().sigmaGrams(1);
+    double variance = whole * whole;
+    List<String> leaves = breakdown.parts().stream().map(node -> LeafId.slotOf(node.id())).toList();
+    for (LotPart part : parts) {
+      if (leaves.contains(part.slot())) {
+        for (Weighing weighing : part.taken()) {
+          double one = weighing.step().map(ScaleError::of).orElse(norms.scale()).sigmaGrams(1);
+          variance += one * one;
+        }
+      }
+    }
+    return Math.sqrt(variance);
+  }
+
+  private static List<Node> nodes(Lot lot, List<LotPart> parts, HouseNorms norms) {
+    Map<Long, LotPart> byId =
+        parts.stream().collect(Collectors.toMap(LotPart::id, Function.identity()));
+    List<Node> nodes = new ArrayList<>();
+    for (LotPart part : parts) {
+      boolean inside = part.parentId().map(byId::get).filter(LotPart::isStarted).isPresent();
+      if (part.isStarted() && !inside) {
+        nodes.addAll(nodesOf(lot, part, parts, norms));
+      }
+    }
+    return nodes;
+  }
+
+  private static List<Node> nodesOf(Lot lot, LotPart part, List<LotPart> parts, HouseNorms norms) {
+    List<Node> pieces = new ArrayList<>();
+    parts.stream()
+        .filter(p -> p.isStarted() && p.parentId().filter(id -> id == part.id()).isPresent())
+        .forEach(p -> pieces.addAll(nodesOf(lot, p, parts, norms)));
+    if (!pieces.isEmpty()) {
+      rest(part, pieces, norms).ifPresent(pieces::add);
+      return List.of(new Node.Cut(part.slot(), part.name(), part.kind(), part.mass(), pieces));
+    }
+    return part.inARow()
+        ? rowOf(lot, part)
+        : part.taken().stream().map(taken -> leaf(lot, part, taken)).toList();
+  }
+
+  /** What is left of a part that is being cut further, beyond drip: still there, not weighed. */
+  private static Optional<Node> rest(LotPart part, List<Node> pieces, HouseNorms norms) {
+    Mass left = part.mass().minus(Mass.total(pieces.stream().map(Node::mass).toList()));
+    if (left.compareTo(norms.loss().highest(part.mass())) <= 0) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Node.Leaf(
+            part.slot(),
+            "Rest of " + part.name().toLowerCase(Locale.ROOT),
+            part.kind(),
+            left,
+            Knowledge.BY_DIFFERENCE,
+            part.purpose(),
+            1));
+  }
+
+  /** The pieces of a row that come from one fish are one leaf of so many pieces. */
+  private static List<Node> rowOf(Lot lot, LotPart part) {
+    Map<Integer, List<Weighing>> byFish =
+        part.taken().stream()
+            .collect(Collectors.groupingBy(Weighing::fish, TreeMap::new, Collectors.toList()));
+    List<Node> leaves = new ArrayList<>();
+    byFish.forEach(
+        (fish, pieces) ->
+            leaves.add(
+                new Node.Leaf(
+                    LeafId.of(part.slot(), fish, lot.fish()),
+                    nameOf(lot, part, fish),
+                    part.kind(),
+                    Mass.total(pieces.stream().map(Weighing::mass).toList()),
+                    Knowledge.MEASURED,
+                    part.purpose(),
+                    pieces.size())));
+    return leaves;
+  }
+
+  private static Node leaf(Lot lot, LotPart part, Weighing taken) {
+    boolean one = taken.fish() != 0 || lot.fish() == 1;
+    return new Node.Leaf(
+        LeafId.of(part.slot(), taken.fish(), lot.fish()),
+        nameOf(lot, part, taken.fish()),
+        part.kind(),
+        taken.mass(),
+        Knowledge.MEASURED,
+        part.purpose(),
+        one ? 1 : lot.fish());
+  }
+
+  private static String nameOf(Lot lot, LotPart part, int fish) {
+    return lot.fish() > 1 && fish > 0 ? part.name() + ", fish " + fish : part.name();
+  }
+
+  /** One tile a part: a part cut further is shown by its pieces. */
+  private static FishTiles tiles(
+      Lot lot, List<LotPart> parts, Breakdown breakdown, HouseNorms norms) {
+    Map<String, Mass> measured =
+        breakdown.leaves().stream()
+            .collect(Collectors.toMap(leaf -> LeafId.slotOf(leaf.id()), Node::mass, Mass::plus));
+    List<PartSoFar> soFar =
+        parts.stream()
+            .map(
+                part ->
+                    new PartSoFar(
+                        part.slot(),
+                        measured.getOrDefault(part.slot(), Mass.ZERO),
+                        part.outstanding()))
+            .toList();
+    return FishTiles.of(lot.purchased(), norms.loss(), soFar);
+  }
+
+  /**
+   * Returns the parts that are to be weighed or were.
+   *
+   * @return all but the skipped ones
+   */
+  public List<LotPart> expectedParts() {
+    return parts.stream().filter(part -> !part.skipped()).toList();
+  }
+
+  /** A row of pieces has no last one, so it is not counted among the weights to take. */
+  private Stream<LotPart> countedParts() {
+    return expectedParts().stream().filter(part -> !part.inARow());
+  }
+
+  /**
+   * Returns how many weights are taken: a part weighed for all fish together counts for each.
+   *
+   * @return the count, up to {@link #weights}
+   */
+  public long weightsTaken() {
+    return countedParts()
+        .mapToLong(part -> part.isDone(lot.fish()) ? lot.fish() : part.taken().size())
+        .sum();
+  }
+
+  /**
+   * Returns how many weights there are to take.
+   *
+   * @return parts times fish
+   */
+  public long weights() {
+    return countedParts().count() * lot.fish();
+  }
+
+  /**
+   * Returns the weighed parts that have no purpose yet.
+   *
+   * @return the parts
+   */
+  public List<LotPart> open() {
+    return parts.stream().filter(p -> p.isStarted() && p.purpose().isEmpty()).toList();
+  }
+
+  /**
+   * Returns whether every expected part has a purpose.
+   *
+   * @return true if no tile is open
+   */
+  public boolean isPlanned() {
+    return expectedParts().stream().allMatch(part -> part.purpose().isPresent());
+  }
+
+  /**
+   * Returns the next part to weigh for one fish: the first in cutting order that is not weighed.
+   *
+   * @param fishNo the fish, or 0 for all together
+   * @return the part; empty when all are weighed
+   */
+  public Optional<LotPart> next(int fishNo) {
+    return expectedParts().stream()
+        .filter(part -> !part.inARow() && part.find(fishNo).isEmpty())
+        .findFirst();
+  }
+
+  /**
+   * Returns the purpose the cut plan proposes for a part.
+   *
+   * @param part the part
+   * @return the purpose; empty for a part that the plan does not foresee
+   */
+  public Optional<Purpose> usualPurpose(LotPart part) {
+    return planned(part.slot()).map(CutPlan.Planned::purpose);
+  }
+
+  /**
+   * Finds what the plan expects of a part.
+   *
+   * @param slot the slot
+   * @return the expectation; empty for a part that the plan does not foresee
+   */
+  public Optional<CutPlan.Planned> planned(String slot) {
+    return plan.parts().stream().filter(part -> part.slot().code().equals(slot)).findFirst();
+  }
+
+  /**
+   * Finds the part another was cut from.
+   *
+   * @param part the part
+   * @return its parent; empty for what is cut from the whole fish
+   */
+  public Optional<LotPart> parentOf(LotPart part) {
+    return part.parentId()
+        .flatMap(id -> parts.stream().filter(other -> other.id() == id).findFirst());
+  }
+
+  /**
+   * Finds the part a weighing is of.
+   *
+   * @param weighing the identifier of a weighing that stands
+   * @return the part, or empty
+   */
+  public Optional<LotPart> partWeighedBy(String weighing) {
+    return parts.stream()
+        .filter(part -> part.taken().stream().anyMatch(t -> t.id().toString().equals(weighing)))
+        .findFirst();
+  }
+
+  /**
+   * Finds a part by its slot.
+   *
+   * @param slot the slot
+   * @return the part, or empty
+   */
+  public Optional<LotPart> find(String slot) {
+    return parts.stream().filter(part -> part.slot().equals(slot)).findFirst();
+  }
+
+  /**
+   * Returns what the parts are worth to the house, by leaf of the breakdown.
+   *
+   * @return the values of those leaves whose part has one
+   */
+  public Map<String, UnitPrice> values() {
+    return breakdown.leaves().stream()
+        .filter(leaf -> partOf(leaf).flatMap(LotPart::value).isPresent())
+        .collect(
+            Collectors.toMap(
+                Node.Leaf::id, leaf -> partOf(leaf).flatMap(LotPart::value).orElseThrow()));
+  }
+
+  /**
+   * Finds the part a leaf of the breakdown belongs to.
+   *
+   * @param leaf the leaf
+   * @return the part
+   */
+  public Optional<LotPart> partOf(Node.Leaf leaf) {
+    return find(LeafId.slotOf(leaf.id()));
+  }
+
+  /**
+   * Returns the whole portions inside the main cuts weighed so far.
+   *
+   * @return the portions at the lot's target
+   */
+  public WholePortions portions() {
+    return WholePortions.in(breakdown.mains(), lot.portionTarget());
+  }
+
+  /**
+   * Returns what the lot costs by a costing method.
+   *
+   * @param method the method
+   * @return the costs; empty while no part is for the plate or none carries cost
+   */
+  public Optional<CostSheet> costs(CostingMethod method) {
+    return CostSheet.of(method, breakdown, lot.cost(), values(), lot.portionTarget());
+  }
+
+  /**
+   * Returns what a kilogram of main cut is worth: what it costs by the method the lot chose, or, as
+   * long as nothing is for the plate, what the lot costs over what the plan expects of it.
+   *
+   * @return the price; empty if neither is known
+   */
+  public Optional<UnitPrice> worthOfMains() {
+    return costs(lot.costingMethod())
+        .map(CostSheet::ediblePrice)
+        .or(
+            () ->
+                plan.mains().isPositive()
+                    ? Optional.of(lot.cost().total().per(plan.mains()))
+                    : Optional.empty());
+  }
+
+  /**
+   * Returns the figures adjusted so that the tally closes, once every part is weighed.
+   *
+   * @return the adjusted tally; empty while parts are open or nothing is weighed
+   */
+  public Optional<Reconciliation> adjusted() {
+    List<Node> weighed = breakdown.parts();
+    if (weighed.isEmpty() || balance.outstanding().isPositive()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        Reconciliation.of(
+            lot.purchased(),
+            weighed.stream().map(Node::mass).toList(),
+            norms.loss(),
+            norms.scale()));
+  }
+
+  /**
+   * Returns whether the work of a station on this lot is done.
+   *
+   * @param station the station
+   * @return true if nothing is open there
+   */
+  public boolean isDone(Station station) {
+    return switch (station) {
+      case DOCK -> lot.inspection().isPresent();
+      case PLAN -> isPlanned();
+      case BENCH -> balance.verdict() == Balance.Verdict.CLOSED;
+      case COST -> !breakdown.mains().isEmpty();
+      case USES -> balance.tallied().isPositive() && open().isEmpty();
+    };
+  }
+
+  /**
+   * Returns what is to be done next with the lot.
+   *
+   * @return the step
+   */
+  public NextStep nextStep() {
+    if (lot.isFinished()) {
+      return NextStep.NOTHING;
+    }
+    return switch (balance.verdict()) {
+      case OVER, SHORT -> NextStep.LOOK_AT_THE_TALLY;
+      case OPEN -> balance.tallied().isPositive() ? NextStep.WEIGH_ON : NextStep.START_WEIGHING;
+      case CLOSED -> open().isEmpty() ? NextStep.CLOSE : NextStep.DECIDE_THE_REST;
+    };
+  }
+}

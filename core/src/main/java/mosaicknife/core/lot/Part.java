@@ -1,0 +1,52 @@
+package mosaicknife.core.lot;
+
+import java.util.Optional;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.UnitPrice;
+
+/**
+ * A part of a lot as it was laid out and decided, before anything is computed of it.
+ *
+ * @param id its number
+ * @param slot its code within the lot
+ * @param number its number on the drawing
+ * @param name its name on screen
+ * @param kind its kind
+ * @param parentId the part it is cut from, if not the whole fish
+ * @param planned whether the cut plan has it, or somebody added it
+ * @param skipped whether it is not taken off this time
+ * @param inARow whether every reading is a piece of its own
+ * @param venueId the venue it goes to, if that was decided
+ * @param purpose what it is for
+ * @param becomes what becomes of it, possibly empty
+ * @param value what the house would pay for it
+ * @param held where it is held
+ * @param version counts changes of its purpose, so that a stale page is noticed
+ */
+public record Part(
+    long id,
+    String slot,
+    int number,
+    String name,
+    PartKind kind,
+    Optional<Long> parentId,
+    boolean planned,
+    boolean skipped,
+    boolean inARow,
+    Optional<Long> venueId,
+    Optional<Purpose> purpose,
+    String becomes,
+    Optional<UnitPrice> value,
+    Optional<Held> held,
+    int version) {
+
+  /** Refuses what is missing. */
+  public Part {
+    Check.text(slot, "slot");
+    Check.text(name, "name");
+    Check.notNull(kind, "kind");
+    Check.notNull(purpose, "purpose");
+  }
+}

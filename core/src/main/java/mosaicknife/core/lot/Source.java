@@ -1,0 +1,9 @@
+package mosaicknife.core.lot;
+
+/** Where a weight came from. */
+public enum Source {
+  /** Read off the scale. */
+  SCALE,
+  /** Typed by hand. */
+  TYPED
+}
