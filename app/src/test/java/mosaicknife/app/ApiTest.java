@@ -114,7 +114,7 @@ public class ApiTest extends WithDatabase {
                     post("/api/v1/lots"),
                     lot(UUID.randomUUID()).replace("\"1\",\"invoiced", "\"700\",\"invoiced"))))
         .andExpect(status().isUnprocessableContent())
-        .andExpect(jsonPath("$.fields.fish", containsString("700 fish cannot be one lot")));
+        .andExpect(jsonPath("$.fields.fish", containsString("700 fish can’t be one lot")));
   }
 
   @Test

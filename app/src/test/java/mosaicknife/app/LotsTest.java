@@ -138,7 +138,7 @@ public class LotsTest extends WithDatabase {
           List<Weighing> facts = sheets.facts(lot.id());
           assertEquals(
               facts.stream().map(Weighing::kind).toList(), List.of(Kind.TAKEN, Kind.CORRECTED));
-          assertEquals(facts.get(1).supersedes(), first);
+          assertEquals(facts.get(1).supersedes(), Optional.of(first));
           assertEquals(facts.get(1).reason(), "wrong tare");
           assertEquals(sheets.get(lot.id()).breakdown().tallied(), Mass.ofGrams(985));
 
@@ -164,7 +164,7 @@ public class LotsTest extends WithDatabase {
         "maren",
         () -> {
           Refusal refusal = expectThrows(Refusal.class, () -> bench.takeBack(lot.id()));
-          assertEquals(words.say(refusal), "There is no weight of yours on this lot to take back.");
+          assertEquals(words.say(refusal), "You have no weight on this lot to take back.");
         });
   }
 
@@ -191,8 +191,8 @@ public class LotsTest extends WithDatabase {
   @DataProvider
   Object[][] impossible() {
     return new Object[][] {
-      {"head", 1, "5.000", "would weigh more than the whole lot of 4.860 kg"},
-      {"head", 1, "0.001318", "Less than 2 g is no part. Check the unit: g or kg."},
+      {"head", 1, "5.000", "can’t weigh 5.000 kg: the whole lot weighs 4.860 kg"},
+      {"head", 1, "0.001318", "A part must weigh at least 2 g."},
       {"head", 7, "0.985", "has no fish 7"},
       {"tail-of-a-mermaid", 1, "0.985", "has no such part"},
     };
@@ -269,7 +269,7 @@ public class LotsTest extends WithDatabase {
 
   @DataProvider
   Object[][] badDates() {
-    return new Object[][] {{-1, "It cannot be landed after today."}, {31, "more than 30 days ago"}};
+    return new Object[][] {{-1, "It can’t be landed after today."}, {31, "more than 30 days ago"}};
   }
 
   @Test(dataProvider = "badDates")

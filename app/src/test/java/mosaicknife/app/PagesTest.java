@@ -47,9 +47,11 @@ public class PagesTest extends WithDatabase {
       {"/", 200, 200, 200, 200},
       {"/dock/receive", 200, 200, 200, 403},
       {"/dock/1", 200, 200, 200, 200},
-      {"/bench", 200, 200, 200, 200},
+      {"/lots", 200, 200, 200, 200},
+      {"/lots?for=bench&text=hake&page=9", 200, 200, 200, 200},
+      {"/board", 302, 302, 302, 302},
       {"/bench/1", 200, 200, 200, 200},
-      {"/cost", 200, 200, 403, 403},
+      {"/cost", 302, 302, 403, 403},
       {"/cost/1", 200, 200, 403, 403},
       {"/uses/1", 200, 200, 200, 200},
       {"/house", 200, 403, 403, 403},
@@ -172,7 +174,7 @@ public class PagesTest extends WithDatabase {
       {"0", "“0” is no weight."},
       {"10 t", "“t” is not a unit this house weighs in."},
       {"50 lb 20 oz", "type 51 lb 4 oz"},
-      {"9 kg", "would weigh more than the whole lot"},
+      {"9 kg", "the whole lot weighs"},
       {SCRIPT, "&lt;script&gt;alert(&#39;x&#39;)&lt;/scri…” is not a number."},
     };
   }
@@ -409,8 +411,7 @@ public class PagesTest extends WithDatabase {
             .andExpect(redirectedUrl("/cost/2"))
             .andReturn();
     assertContains(
-        String.valueOf(result.getFlashMap().get("sentence")),
-        "Somebody else changed lot 2 since this page was opened.");
+        String.valueOf(result.getFlashMap().get("sentence")), "Someone else changed lot 2 first.");
   }
 
   private MockHttpServletRequestBuilder weigh(String typed) throws Exception {

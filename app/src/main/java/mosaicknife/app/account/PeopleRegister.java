@@ -55,7 +55,7 @@ public class PeopleRegister {
   /** Adds the first owner, when nobody is there who could. */
   Person addFirstOwner(String signIn, String name, String password) {
     if (people.count() > 0) {
-      throw Refusal.ofStale("The house has its owner already. Sign in.");
+      throw Refusal.ofStale("account.problem.the-house-has-its-owner");
     }
     return store(signIn, name, Role.OWNER, password);
   }
@@ -63,12 +63,10 @@ public class PeopleRegister {
   private Person store(String signIn, String name, Role role, String password) {
     String key = signIn == null ? "" : signIn.strip().toLowerCase(Locale.ROOT);
     if (!SIGN_IN.matcher(key).matches()) {
-      throw Refusal.ofField(
-          "signIn",
-          "A sign-in name has 1 to 40 letters, figures, points or hyphens, such as ines.");
+      throw Refusal.ofField("signIn", "account.problem.a-sign-in-name-has");
     }
     if (people.findBySignIn(key).isPresent()) {
-      throw Refusal.ofField("signIn", "“%s” is taken. Choose another name.".formatted(key));
+      throw Refusal.ofField("signIn", "account.problem.is-taken-choose-another-name", key);
     }
     String shown = PlainText.needed(name, 80, "name", "name");
     return people
@@ -170,7 +168,7 @@ public class PeopleRegister {
   private void keepAnOwner(PersonEntity person) {
     boolean owner = person.role() == Role.OWNER && person.isActive();
     if (owner && people.countByRoleAndActiveTrue(Role.OWNER) == 1) {
-      throw Refusal.ofInput("A house has at least one owner. Make somebody else owner first.");
+      throw Refusal.ofInput("account.problem.a-house-has-at-least");
     }
   }
 
@@ -186,14 +184,11 @@ public class PeopleRegister {
     String text = password == null ? "" : password;
     if (text.length() < SHORTEST_PASSWORD) {
       throw Refusal.ofField(
-          "password",
-          "A password has at least %d characters. A few words are easy to remember."
-              .formatted(SHORTEST_PASSWORD));
+          "password", "account.problem.a-password-has-at-least", SHORTEST_PASSWORD);
     }
     if (text.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD_BYTES) {
       throw Refusal.ofField(
-          "password",
-          "A password has at most %d characters. Shorten it.".formatted(LONGEST_PASSWORD_BYTES));
+          "password", "account.problem.a-password-has-at-most", LONGEST_PASSWORD_BYTES);
     }
     return encoder.encode(text);
   }

@@ -22,8 +22,7 @@ class WelcomeController {
   @GetMapping("/welcome")
   String welcome(@RequestParam String link, @ModelAttribute("form") WelcomeForm form, Model model) {
     if (!links.isOpen(link)) {
-      throw Refusal.ofStale(
-          "This link was used or has ended. Start the application again for a new one.");
+      throw Refusal.ofStale("account.problem.this-link-was-used-or");
     }
     model.addAttribute("link", link);
     return "account/welcome";

@@ -86,8 +86,7 @@ public class WelcomeLink implements ApplicationRunner {
             .params(clock.instant().atOffset(ZoneOffset.UTC), Tokens.hash(link))
             .update();
     if (used == 0) {
-      throw Refusal.ofStale(
-          "This link was used or has ended. Start the application again for a new one.");
+      throw Refusal.ofStale("account.problem.this-link-was-used-or");
     }
     houses.found(form.house(), form.venue(), form.currency());
     people.addFirstOwner(form.signIn(), form.name(), form.password());

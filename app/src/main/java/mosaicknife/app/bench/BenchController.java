@@ -171,7 +171,7 @@ class BenchController {
   /** What lies on the scale is taken once: the next weight needs the figure to move first. */
   private Weighed claimed(Take take) {
     if (!scale.claim(take.id())) {
-      throw Refusal.ofInput("That weight was taken already. Put the next part on the scale.");
+      throw Refusal.ofInput("bench.problem.that-weight-was-taken-already");
     }
     try {
       return stored(take);
@@ -189,10 +189,7 @@ class BenchController {
     Optional<ScaleReading> reading =
         form.isLate() ? form.seen() : scale.find(form.reading() == null ? 0 : form.reading());
     return Entry.of(
-        reading.orElseThrow(
-            () ->
-                Refusal.ofInput(
-                    "That reading is gone. Wait for “steady” and take again, or type the weight.")),
+        reading.orElseThrow(() -> Refusal.ofInput("bench.problem.that-reading-is-gone-wait")),
         tray);
   }
 

@@ -51,7 +51,7 @@ public class SimulatedFish {
             RandomGeneratorFactory.getDefault().create(lot.id() * SEEDS_PER_LOT + fishNo));
     Mass mass = cutBy(sheet, whole).get(slot);
     if (mass == null) {
-      throw Refusal.ofInput("The stand-in has no such part. Type its weight.");
+      throw Refusal.ofInput("bench.problem.the-stand-in-has-no");
     }
     return mass;
   }

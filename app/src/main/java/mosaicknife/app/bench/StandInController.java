@@ -46,7 +46,7 @@ class StandInController {
       case "step5" -> hands.changeStep(Mass.ofGrams(5));
       case "over" -> hands.overload();
       case "gone" -> hands.pullThePlug();
-      default -> throw Refusal.ofInput("The stand-in cannot do that.");
+      default -> throw Refusal.ofInput("bench.problem.the-stand-in-cannot-do");
     }
     return htmx == null
         ? ResponseEntity.status(HttpStatus.SEE_OTHER)

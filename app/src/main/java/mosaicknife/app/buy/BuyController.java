@@ -128,9 +128,7 @@ class BuyController {
 
   private static int whole(String typed) {
     if (!typed.strip().matches("[0-9]{1,9}") || Long.parseLong(typed.strip()) > Demand.MOST) {
-      throw Refusal.ofField(
-          "portions",
-          "Portions are a whole number from 0 to %d. Type figures.".formatted(Demand.MOST));
+      throw Refusal.ofField("portions", "buy.problem.portions-are-a-whole-number", Demand.MOST);
     }
     return Integer.parseInt(typed.strip());
   }
@@ -138,9 +136,7 @@ class BuyController {
   private static double decimal(String typed) {
     String plain = typed.strip().isEmpty() ? "0" : typed.strip().replace(',', '.');
     if (!plain.matches("[0-9]{1,4}(\\.[0-9])?")) {
-      throw Refusal.ofField(
-          "forecastError",
-          "Give is how many portions the number may be off, such as 4. Type figures.");
+      throw Refusal.ofField("forecastError", "buy.problem.give-is-how-many-portions");
     }
     return new BigDecimal(plain).doubleValue();
   }

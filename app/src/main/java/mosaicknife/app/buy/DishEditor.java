@@ -57,7 +57,7 @@ public class DishEditor {
   private DishEntity find(long id) {
     return dishes
         .findById(id)
-        .orElseThrow(() -> Refusal.ofMissing("There is no such dish. Choose one on Buy."));
+        .orElseThrow(() -> Refusal.ofMissing("buy.problem.there-is-no-such-dish"));
   }
 
   /**
@@ -71,8 +71,7 @@ public class DishEditor {
   public Dish add(DishForm form) {
     DishForm.Understood dish = understood(form);
     if (dishes.existsByNameIgnoreCaseAndVenueIdAndActiveTrue(dish.name(), dish.venue())) {
-      throw Refusal.ofField(
-          "name", "There is a dish of that name at this venue already. Change that one.");
+      throw Refusal.ofField("name", "buy.problem.there-is-a-dish-of");
     }
     DishEntity stored = dishes.saveAndFlush(DishEntity.of(dish));
     return get(stored.id());
@@ -114,8 +113,7 @@ public class DishEditor {
   private DishEntity fresh(long id, int version) {
     DishEntity dish = find(id);
     if (dish.version() != version || !dish.isActive()) {
-      throw Refusal.ofStale(
-          "Somebody else changed this dish since the page was opened. Nothing was stored. Load the page again and repeat it.");
+      throw Refusal.ofStale("buy.problem.somebody-else-changed-this-dish");
     }
     return dish;
   }

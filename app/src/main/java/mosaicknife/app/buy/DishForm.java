@@ -85,11 +85,11 @@ public record DishForm(
   Understood understood(Catalogue catalogue, Formats formats) {
     Mass target = MassText.parse(text(portion), formats.system().small()).mass();
     if (target.compareTo(Mass.ofGrams(5)) < 0 || target.compareTo(Mass.ofGrams(5000)) > 0) {
-      throw Refusal.ofField("portion", "A portion weighs 5 g to 5 kg. Check the figure.");
+      throw Refusal.ofField("portion", "buy.problem.a-portion-weighs-5-g");
     }
     BigDecimal percent = number(tolerance, "tolerance", "A tolerance is 0 to 30 %. Type 5.");
     if (percent.compareTo(MOST_TOLERANCE) > 0) {
-      throw Refusal.ofField("tolerance", "A tolerance is 0 to 30 %. Type 5.");
+      throw Refusal.ofField("tolerance", "buy.problem.a-tolerance-is-0-to");
     }
     return new Understood(
         PlainText.needed(name, LONGEST_NAME, "name", "name of the dish"),
@@ -98,7 +98,8 @@ public record DishForm(
         Arrays.stream(Specification.values())
             .filter(s -> s.name().equals(specification))
             .findFirst()
-            .orElseThrow(() -> Refusal.ofField("specification", "The cut is missing. Choose one.")),
+            .orElseThrow(
+                () -> Refusal.ofField("specification", "buy.problem.the-cut-is-missing-choose")),
         !text(whole).isEmpty(),
         price(formats.currency()),
         List.copyOf(species(catalogue)));
@@ -123,7 +124,7 @@ public record DishForm(
 
   private static long venue(String typed) {
     if (!text(typed).matches("[0-9]{1,18}")) {
-      throw Refusal.ofField("venue", "The venue is missing. Choose one.");
+      throw Refusal.ofField("venue", "buy.problem.the-venue-is-missing-choose");
     }
     return Long.parseLong(typed);
   }
@@ -138,16 +139,16 @@ public record DishForm(
       if (found.isEmpty()) {
         throw Refusal.ofField(
             "fish",
-            "No fish here is called “%s”. Look it up in the catalogue."
-                .formatted(PlainText.line(line, 120, "fish", "fish")));
+            "buy.problem.no-fish-here-is-called",
+            PlainText.line(line, 120, "fish", "fish"));
       }
       codes.add(found.get(0).code());
     }
     if (codes.isEmpty()) {
-      throw Refusal.ofField("fish", "Which fish is it made of? Type one name a line.");
+      throw Refusal.ofField("fish", "buy.problem.which-fish-is-it-made");
     }
     if (codes.size() > MOST_FISH) {
-      throw Refusal.ofField("fish", "Up to %d fish are kept for a dish.".formatted(MOST_FISH));
+      throw Refusal.ofField("fish", "buy.problem.up-to-fish-are-kept", MOST_FISH);
     }
     return codes;
   }

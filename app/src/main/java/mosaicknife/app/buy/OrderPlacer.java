@@ -145,7 +145,7 @@ public class OrderPlacer {
   private OrderEntity find(long id) {
     return orders
         .findById(id)
-        .orElseThrow(() -> Refusal.ofMissing("There is no such order. Choose one on Buy."));
+        .orElseThrow(() -> Refusal.ofMissing("buy.problem.there-is-no-such-order"));
   }
 
   /**
@@ -181,9 +181,7 @@ public class OrderPlacer {
   private void checkDay(LocalDate day) {
     LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
     if (day.isBefore(today) || day.isAfter(today.plusDays(FURTHEST_DAYS))) {
-      throw Refusal.ofField(
-          "deliverOn",
-          "The day of delivery is today or within %d days. Check it.".formatted(FURTHEST_DAYS));
+      throw Refusal.ofField("deliverOn", "buy.problem.the-day-of-delivery-is", FURTHEST_DAYS);
     }
   }
 
@@ -215,7 +213,7 @@ public class OrderPlacer {
   public void place(long id, int version) {
     OrderEntity order = draft(id, version);
     if (order.lines().isEmpty()) {
-      throw Refusal.ofInput("There is nothing on this order yet. Put a fish on it from a plan.");
+      throw Refusal.ofInput("buy.problem.there-is-nothing-on-this");
     }
     order.place(clock.instant());
   }
@@ -225,7 +223,7 @@ public class OrderPlacer {
   void takeBack(long id, int version) {
     OrderEntity order = fresh(id, version);
     if (order.status() == OrderStatus.CLOSED) {
-      throw Refusal.ofStale("This order is closed: it was received. It stays as it is.");
+      throw Refusal.ofStale("buy.problem.this-order-is-closed-it");
     }
     order.takeBack();
   }
@@ -246,7 +244,7 @@ public class OrderPlacer {
   private OrderEntity draft(long id, int version) {
     OrderEntity order = fresh(id, version);
     if (order.status() != OrderStatus.DRAFT) {
-      throw Refusal.ofStale("This order is placed. Take it back before you change it.");
+      throw Refusal.ofStale("buy.problem.this-order-is-placed-take");
     }
     return order;
   }
@@ -254,8 +252,7 @@ public class OrderPlacer {
   private OrderEntity fresh(long id, int version) {
     OrderEntity order = find(id);
     if (order.version() != version) {
-      throw Refusal.ofStale(
-          "Somebody else changed this order since the page was opened. Nothing was stored. Load the page again and repeat it.");
+      throw Refusal.ofStale("buy.problem.somebody-else-changed-this-order");
     }
     return order;
   }

@@ -22,16 +22,15 @@ public record PlanWish(ProfileName profile, Per per, double level, int onHand, d
   static PlanWish of(String profile, String per, String level, String onHand, String litres) {
     double certainty = number(level, "90", "level").doubleValue();
     if (certainty < 50 || certainty > 99.9) {
-      throw Refusal.ofField("level", "A certainty is 50 to 99.9 %. Type 90.");
+      throw Refusal.ofField("level", "buy.problem.a-certainty-is-50-to");
     }
     BigDecimal there = number(onHand, "0", "onHand");
     if (there.compareTo(BigDecimal.valueOf(Demand.MOST)) > 0 || there.scale() > 0) {
-      throw Refusal.ofField(
-          "onHand", "Portions on hand are a whole number up to %d.".formatted(Demand.MOST));
+      throw Refusal.ofField("onHand", "buy.problem.portions-on-hand-are-a", Demand.MOST);
     }
     double wanted = number(litres, "0", "litres").doubleValue();
     if (wanted > MOST_LITRES) {
-      throw Refusal.ofField("litres", "Up to 500 litres of stock are planned.");
+      throw Refusal.ofField("litres", "buy.problem.up-to-500-litres-of");
     }
     return new PlanWish(
         choice(ProfileName.values(), profile, ProfileName.WEEKEND),
@@ -55,8 +54,8 @@ public record PlanWish(ProfileName profile, Per per, double level, int onHand, d
     if (!plain.matches("[0-9]{1,7}(\\.[0-9]{1,3})?")) {
       throw Refusal.ofField(
           field,
-          "“%s” is no number from 0. Type figures."
-              .formatted(plain.length() > 20 ? plain.substring(0, 20) + "…" : plain));
+          "buy.problem.is-no-number-from-0",
+          plain.length() > 20 ? plain.substring(0, 20) + "…" : plain);
     }
     return new BigDecimal(plain);
   }

@@ -67,7 +67,7 @@ class PriceController {
         catalogue
             .now()
             .findSpecies(code)
-            .orElseThrow(() -> Refusal.ofMissing("There is no such fish in the catalogue."));
+            .orElseThrow(() -> Refusal.ofMissing("buy.problem.there-is-no-such-fish"));
     model.addAttribute("species", species);
     model.addAttribute("history", PriceHistory.of(prices.history(code), houses.house().formats()));
     return "buy/price-history";
@@ -94,15 +94,14 @@ class PriceController {
     try {
       return LocalDate.parse(typed.strip());
     } catch (DateTimeException e) {
-      throw Refusal.ofField("validOn", "The day of the list is missing. Choose it.");
+      throw Refusal.ofField("validOn", "buy.problem.the-day-of-the-list");
     }
   }
 
   /** A list in an old encoding is read as such, so that names keep their accents. */
   private static String text(byte[] content) {
     if (containsNothingPrintable(content)) {
-      throw Refusal.ofField(
-          "file", "The file is no text. Save the list as CSV and choose it again.");
+      throw Refusal.ofField("file", "buy.problem.the-file-is-no-text");
     }
     try {
       return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(content)).toString();

@@ -102,7 +102,7 @@ public class PriceKeeper {
   @PreAuthorize("hasAuthority('BUY')")
   UUID look(String supplier, LocalDate validOn, String content) {
     if (validOn.isAfter(today().plusDays(60)) || validOn.isBefore(today().minusYears(5))) {
-      throw Refusal.ofField("validOn", "The day of the list is too far from today. Check it.");
+      throw Refusal.ofField("validOn", "buy.problem.the-day-of-the-list-2");
     }
     reader().read(content);
     previews.deleteByReadAtBefore(clock.instant().minus(PREVIEW_KEPT));
@@ -122,10 +122,7 @@ public class PriceKeeper {
   private PricePreviewEntity find(UUID id) {
     return previews
         .findById(id)
-        .orElseThrow(
-            () ->
-                Refusal.ofMissing(
-                    "This list was confirmed or dropped already. Look at the prices."));
+        .orElseThrow(() -> Refusal.ofMissing("buy.problem.this-list-was-confirmed-or"));
   }
 
   private PriceListReader reader() {

@@ -69,7 +69,7 @@ final class PriceListReader {
   Read read(String content) {
     String text = content.startsWith("\uFEFF") ? content.substring(1) : content;
     if (text.isBlank()) {
-      throw Refusal.ofField("file", "The list is empty. Choose another file.");
+      throw Refusal.ofField("file", "buy.problem.the-list-is-empty-choose");
     }
     char delimiter = delimiter(text);
     CSVFormat format =
@@ -86,8 +86,7 @@ final class PriceListReader {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (IllegalStateException | UncheckedIOException e) {
-      throw Refusal.ofField(
-          "file", "The file is no table: quotes in it do not close. Save it as CSV again.");
+      throw Refusal.ofField("file", "buy.problem.the-file-is-no-table");
     }
   }
 
@@ -103,9 +102,7 @@ final class PriceListReader {
       }
     }
     if (most == 0) {
-      throw Refusal.ofField(
-          "file",
-          "Only one column was found. Separate the columns by comma, semicolon or tab, with a heading such as fish;size;price.");
+      throw Refusal.ofField("file", "buy.problem.only-one-column-was-found");
     }
     return best;
   }
@@ -126,8 +123,9 @@ final class PriceListReader {
       if (!columns.containsKey(needed)) {
         throw Refusal.ofField(
             "file",
-            "The heading has no column “%s”. Found: %s."
-                .formatted(needed, shortened(String.join(", ", heading.toList()))));
+            "buy.problem.the-heading-has-no-column",
+            needed,
+            shortened(String.join(", ", heading.toList())));
       }
     }
     return columns;
@@ -140,15 +138,14 @@ final class PriceListReader {
     while (rows.hasNext()) {
       CSVRecord row = rows.next();
       if (row.getRecordNumber() > MOST_ROWS) {
-        throw Refusal.ofField(
-            "file", "The list has more than %d rows. Split it.".formatted(MOST_ROWS));
+        throw Refusal.ofField("file", "buy.problem.the-list-has-more-than", MOST_ROWS);
       }
       try {
         PriceLine line = line(row, columns);
         String key =
             line.species().code() + line.form() + line.state() + line.grade() + line.validOn();
         if (!seen.add(key)) {
-          throw Refusal.ofInput("The same fish, state and size is in the list twice.");
+          throw Refusal.ofInput("buy.problem.the-same-fish-state-and");
         }
         lines.add(line);
       } catch (Refusal | QuantityFormatException | IllegalArgumentException problem) {
@@ -174,7 +171,7 @@ final class PriceListReader {
                 formats.currency())
             .price();
     if (!price.perKilogram().isPositive()) {
-      throw Refusal.ofInput("The price is not above zero.");
+      throw Refusal.ofInput("buy.problem.the-price-is-not-above");
     }
     return new PriceLine(species, form, state, grade, price, date(cell(row, columns, "date")));
   }
@@ -205,17 +202,14 @@ final class PriceListReader {
                                 || s.names().anyMatch(n -> n.equalsIgnoreCase(name)))
                     .findFirst())
         .orElseThrow(
-            () ->
-                Refusal.ofInput(
-                    "No fish in the catalogue is called “%s”.".formatted(shortened(name))));
+            () -> Refusal.ofInput("buy.problem.no-fish-in-the-catalogue", shortened(name)));
   }
 
   private static Form form(String typed) {
     return switch (typed.toLowerCase(Locale.ROOT)) {
       case "", "whole", "round", "fish" -> Form.WHOLE;
       case "fillet", "fillets", "loin", "loins" -> Form.FILLET;
-      default ->
-          throw Refusal.ofInput("“%s” is neither whole nor fillet.".formatted(shortened(typed)));
+      default -> throw Refusal.ofInput("buy.problem.is-neither-whole-nor-fillet", shortened(typed));
     };
   }
 
@@ -225,8 +219,7 @@ final class PriceListReader {
       case "ungutted", "whole", "round" -> State.UNGUTTED;
       case "gutted and gilled", "gilled", "g&g" -> State.GUTTED_AND_GILLED;
       case "h&g", "headed and gutted", "headed" -> State.HEADED_AND_GUTTED;
-      default ->
-          throw Refusal.ofInput("“%s” is no state, such as gutted.".formatted(shortened(typed)));
+      default -> throw Refusal.ofInput("buy.problem.is-no-state-such-as", shortened(typed));
     };
   }
 
@@ -238,13 +231,13 @@ final class PriceListReader {
     Matcher matcher =
         Pattern.compile("([0-9.,]+)\\s*[-–/]\\s*([0-9.,]+)\\s*([a-zA-Z]*)").matcher(typed);
     if (!matcher.matches()) {
-      throw Refusal.ofInput("“%s” is no size, such as 1.5-2.5 kg.".formatted(shortened(typed)));
+      throw Refusal.ofInput("buy.problem.is-no-size-such-as", shortened(typed));
     }
     Mass from =
         MassText.parse(matcher.group(1) + matcher.group(3), formats.system().large()).mass();
     Mass to = MassText.parse(matcher.group(2) + matcher.group(3), formats.system().large()).mass();
     if (from.compareTo(to) >= 0) {
-      throw Refusal.ofInput("“%s” does not go from small to large.".formatted(shortened(typed)));
+      throw Refusal.ofInput("buy.problem.does-not-go-from-small", shortened(typed));
     }
     return new SizeGrade(from, to);
   }
@@ -263,13 +256,11 @@ final class PriceListReader {
                   Integer.parseInt(dotted.group(1)))
               : LocalDate.parse(typed);
       if (date.isAfter(today.plusDays(60)) || date.isBefore(today.minusYears(5))) {
-        throw Refusal.ofInput("“%s” is too far from today.".formatted(shortened(typed)));
+        throw Refusal.ofInput("buy.problem.is-too-far-from-today", shortened(typed));
       }
       return Optional.of(date);
     } catch (DateTimeException e) {
-      throw Refusal.ofInput(
-          "“%s” is no date. Write 2026-11-25, 25.11.2026 or 25/11/2026."
-              .formatted(shortened(typed)));
+      throw Refusal.ofInput("buy.problem.is-no-date-write-2026", shortened(typed));
     }
   }
 

@@ -124,10 +124,7 @@ public class PurchasePlanner {
         plan.candidates().stream()
             .filter(o -> price.isEmpty() || o.offer().id().equals("" + price.get()))
             .findFirst()
-            .orElseThrow(
-                () ->
-                    Refusal.ofStale(
-                        "This candidate is gone or does not keep the promise any more. Load the plan again and choose another."));
+            .orElseThrow(() -> Refusal.ofStale("buy.problem.this-candidate-is-gone-or"));
     return orders.put(
         candidate.offer().supplier(),
         plan.dish().venue().id(),

@@ -105,10 +105,7 @@ class CatalogueController {
   private Species species(String code) {
     return book.now()
         .findSpecies(code)
-        .orElseThrow(
-            () ->
-                Refusal.ofMissing(
-                    "There is no such fish in the catalogue. Search it by another name."));
+        .orElseThrow(() -> Refusal.ofMissing("catalogue.problem.there-is-no-such-fish"));
   }
 
   @PostMapping("/catalogue/fish/{code}")
@@ -166,8 +163,7 @@ class CatalogueController {
     BodyPlan plan =
         catalogue
             .findPlan(code)
-            .orElseThrow(
-                () -> Refusal.ofMissing("There is no such body plan. Choose one of them."));
+            .orElseThrow(() -> Refusal.ofMissing("catalogue.problem.there-is-no-such-body"));
     model.addAttribute("plan", plan);
     model.addAttribute("drawing", SpeciesView.drawing(plan));
     model.addAttribute("profiles", ProfilePicture.of(plan));

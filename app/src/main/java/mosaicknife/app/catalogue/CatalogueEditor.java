@@ -147,9 +147,7 @@ public class CatalogueEditor {
     boolean otherPlan = before.filter(b -> !b.plan().equals(species.plan())).isPresent();
     if (otherPlan && edits.countUses(species.code()) > 0) {
       throw Refusal.ofField(
-          "bodyPlan",
-          "Lots, dishes or orders use %s, so its body plan stays. Make a new fish instead."
-              .formatted(species.name()));
+          "bodyPlan", "catalogue.problem.lots-dishes-or-orders-use", species.name());
     }
     return store(species, reason);
   }
@@ -164,10 +162,7 @@ public class CatalogueEditor {
   @PreAuthorize("hasAuthority('RECEIVE')")
   Species make(Species species) {
     if (now().findSpecies(species.code()).isPresent()) {
-      throw Refusal.ofField(
-          "name",
-          "There is a fish called %s already. Choose it, or add a word to the name."
-              .formatted(species.name()));
+      throw Refusal.ofField("name", "catalogue.problem.there-is-a-fish-called", species.name());
     }
     now()
         .findRefused(species.name())
@@ -198,7 +193,7 @@ public class CatalogueEditor {
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   void backToShipped(String code) {
     if (shipped(code).isEmpty()) {
-      throw Refusal.ofInput("This fish is the house's own: there is no shipped one to go back to.");
+      throw Refusal.ofInput("catalogue.problem.this-fish-is-the-house");
     }
     add(code, Kind.SHIPPED, null, "");
   }
@@ -209,12 +204,10 @@ public class CatalogueEditor {
     Species species =
         now()
             .findSpecies(code)
-            .orElseThrow(() -> Refusal.ofMissing("There is no such fish in the catalogue."));
+            .orElseThrow(() -> Refusal.ofMissing("catalogue.problem.there-is-no-such-fish-2"));
     long uses = edits.countUses(code);
     if (uses > 0) {
-      throw Refusal.ofInput(
-          "%s stays: %d lots, dishes or order lines use it. What they were cut and paid as must remain readable."
-              .formatted(species.name(), uses));
+      throw Refusal.ofInput("catalogue.problem.stays-lots-dishes-or-order", species.name(), uses);
     }
     add(code, Kind.REMOVED, null, "");
   }
@@ -233,7 +226,7 @@ public class CatalogueEditor {
   Imported takeIn(String text) {
     SpeciesDocument.File file = json.readFile(text);
     if (file.species().size() > MOST_IN_A_FILE) {
-      throw Refusal.ofInput("A file may have up to %d fish.".formatted(MOST_IN_A_FILE));
+      throw Refusal.ofInput("catalogue.problem.a-file-may-have-up", MOST_IN_A_FILE);
     }
     Catalogue before = now();
     int changed = 0;
@@ -243,9 +236,7 @@ public class CatalogueEditor {
     for (int i = 0; i < file.species().size(); i++) {
       Species species = checked(file.species().get(i), i + 1);
       if (!seen.add(species.code())) {
-        throw Refusal.ofInput(
-            "Fish %d, “%s”, is in the file twice. Nothing was stored."
-                .formatted(i + 1, species.code()));
+        throw Refusal.ofInput("catalogue.problem.fish-is-in-the-file", i + 1, species.code());
       }
       Optional<Species> known = before.findSpecies(species.code());
       if (known.filter(species::equals).isPresent()) {
@@ -264,11 +255,10 @@ public class CatalogueEditor {
       return SpeciesJson.species(document, shipped);
     } catch (Refusal refusal) {
       throw Refusal.ofInput(
-          "Fish %d, “%s”: %s Nothing was stored."
-              .formatted(
-                  number,
-                  PlainText.line(document.code(), 200, "code", "code"),
-                  words.say(refusal)));
+          "catalogue.problem.fish-nothing-was-stored",
+          number,
+          PlainText.line(document.code(), 200, "code", "code"),
+          words.say(refusal));
     }
   }
 

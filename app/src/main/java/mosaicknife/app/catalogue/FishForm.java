@@ -126,8 +126,9 @@ record FishForm(
     String plain = text(typed).strip().replace(',', '.');
     if (!plain.matches("[0-9]{1,6}(\\.[0-9]{1,6})?")) {
       throw Refusal.ofInput(
-          "%s: “%s” is no number from 0. Type figures, such as 12.5."
-              .formatted(what, plain.length() > 20 ? plain.substring(0, 20) + "…" : plain));
+          "catalogue.problem.is-no-number-from-0",
+          what,
+          plain.length() > 20 ? plain.substring(0, 20) + "…" : plain);
     }
     return new BigDecimal(plain);
   }

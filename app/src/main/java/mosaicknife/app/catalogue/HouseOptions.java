@@ -69,7 +69,7 @@ public class HouseOptions {
   public void answer(String option, String choice, String reason) {
     String why = PlainText.line(reason, LONGEST_REASON, "reason", "reason");
     if (why.isEmpty()) {
-      throw Refusal.ofField("reason", "Say why, so that others know the reason later.");
+      throw Refusal.ofField("reason", "catalogue.problem.say-why-so-that-others");
     }
     HouseOptionEntity answer =
         options.findById(option).orElseGet(() -> new HouseOptionEntity(option));

@@ -96,16 +96,13 @@ class SpeciesJson {
       SpeciesDocument.File file = json.readValue(text, SpeciesDocument.File.class);
       if (!SpeciesDocument.File.FORMAT.equals(file.format()) || file.species() == null) {
         throw Refusal.ofInput(
-            "This is no catalogue of Mosaic Knife: its format is not “%s”. Nothing was stored."
-                .formatted(SpeciesDocument.File.FORMAT));
+            "catalogue.problem.this-is-no-catalogue-of", SpeciesDocument.File.FORMAT);
       }
       return file;
     } catch (JacksonException e) {
       String where =
           e.getLocation() == null ? "" : " near line %d".formatted(e.getLocation().getLineNr());
-      throw Refusal.ofInput(
-          "The file cannot be read%s: it is no JSON of the published schema. Nothing was stored."
-              .formatted(where));
+      throw Refusal.ofInput("catalogue.problem.the-file-cannot-be-read", where);
     }
   }
 
@@ -113,16 +110,13 @@ class SpeciesJson {
   static Species species(SpeciesDocument document, Catalogue catalogue) {
     String code = PlainText.needed(document.code(), LONGEST_CODE, "code", "code");
     if (!code.matches("[a-z0-9][a-z0-9-]*")) {
-      throw Refusal.ofField(
-          "code",
-          "A code has small letters, figures and hyphens only, found “%s”.".formatted(code));
+      throw Refusal.ofField("code", "catalogue.problem.a-code-has-small-letters", code);
     }
     BodyPlan plan =
         catalogue
             .findPlan(document.bodyPlan() == null ? "" : document.bodyPlan())
             .orElseThrow(
-                () ->
-                    Refusal.ofField("bodyPlan", "The body plan is missing. Choose it by picture."));
+                () -> Refusal.ofField("bodyPlan", "catalogue.problem.the-body-plan-is-missing"));
     return new Species(
         code,
         PlainText.needed(document.name(), LONGEST_NAME, "name", "name"),
@@ -153,7 +147,7 @@ class SpeciesJson {
     }
     if (names.size() > MOST_NAMES) {
       throw Refusal.ofField(
-          "names", "Up to %d names are kept, found %d.".formatted(MOST_NAMES, names.size()));
+          "names", "catalogue.problem.up-to-names-are-kept", MOST_NAMES, names.size());
     }
     return names;
   }
@@ -166,7 +160,7 @@ class SpeciesJson {
 
   private static Eating eating(EatingDocument typed) {
     if (typed == null) {
-      throw Refusal.ofField("eating", "How it eats is missing. Choose flesh, texture and flavour.");
+      throw Refusal.ofField("eating", "catalogue.problem.how-it-eats-is-missing");
     }
     return checked(
         "eating",
@@ -205,7 +199,7 @@ class SpeciesJson {
                             .formatted(PlainText.line(text, LONGEST_NAME, "grades", "grade"))))
             .toList();
     if (grades.isEmpty()) {
-      throw Refusal.ofField("grades", "A size grade is missing. Write one like 1.5-2.5, in kg.");
+      throw Refusal.ofField("grades", "catalogue.problem.a-size-grade-is-missing");
     }
     return grades;
   }
@@ -219,8 +213,9 @@ class SpeciesJson {
                   () ->
                       Refusal.ofField(
                           "parts",
-                          "“%s” is no part of the body plan %s."
-                              .formatted(part.slot(), plan.name())));
+                          "catalogue.problem.is-no-part-of-the",
+                          part.slot(),
+                          plan.name()));
       shares.add(
           checked(
               "parts",
@@ -232,8 +227,9 @@ class SpeciesJson {
     if (Math.abs(sum - 1) > 0.0005) {
       throw Refusal.ofField(
           "parts",
-          "The parts add up to %.1f %%; a whole fish is 100 %%. Change one of them by %+.1f."
-              .formatted(sum * 100, (1 - sum) * 100));
+          "catalogue.problem.the-parts-add-up-to",
+          "%.1f".formatted(sum * 100),
+          "%+.1f".formatted((1 - sum) * 100));
     }
     return shares;
   }
@@ -247,8 +243,10 @@ class SpeciesJson {
             () ->
                 Refusal.ofField(
                     field,
-                    "“%s” is no %s. Choose one of %s."
-                        .formatted(wanted, what, Arrays.toString(values))));
+                    "catalogue.problem.is-no-choose-one-of",
+                    wanted,
+                    what,
+                    Arrays.toString(values)));
   }
 
   private static <T> T checked(String field, Supplier<T> reader) {

@@ -44,10 +44,10 @@ record TonightForm(String name, String plan, String ribs, String head, String ma
         catalogue
             .findPlan(plan)
             .orElseThrow(
-                () -> Refusal.ofField("plan", "Which fish does it look like? Tap a picture."));
+                () -> Refusal.ofField("plan", "catalogue.problem.which-fish-does-it-look"));
     Mass one = MassText.parse(mass, formats.system().large()).mass();
     if (one.compareTo(Mass.ofGrams(10)) < 0 || one.compareTo(Mass.ofGrams(400_000)) > 0) {
-      throw Refusal.ofField("mass", "A fish to be cut weighs 10 g to 400 kg. Check the figure.");
+      throw Refusal.ofField("mass", "catalogue.problem.a-fish-to-be-cut");
     }
     Ribs ribStrength = choice(Ribs.values(), ribs, "ribs");
     HeadSize headSize = choice(HeadSize.values(), head, "head");
@@ -89,7 +89,7 @@ record TonightForm(String name, String plan, String ribs, String head, String ma
             .replaceAll("[^a-z0-9]+", "-")
             .replaceAll("^-|-$", "");
     if (plain.isEmpty()) {
-      throw Refusal.ofField("name", "Write the name with Latin letters, so that search finds it.");
+      throw Refusal.ofField("name", "catalogue.problem.write-the-name-with-latin");
     }
     return plain.length() > 40 ? plain.substring(0, 40).replaceAll("-$", "") : plain;
   }
@@ -100,6 +100,6 @@ record TonightForm(String name, String plan, String ribs, String head, String ma
         return value;
       }
     }
-    throw Refusal.ofField(field, "Something was not chosen. Choose it and send again.");
+    throw Refusal.ofField(field, "catalogue.problem.something-was-not-chosen-choose");
   }
 }

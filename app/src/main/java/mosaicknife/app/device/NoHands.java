@@ -42,6 +42,6 @@ final class NoHands implements StandInPanel {
   }
 
   private static Refusal notThere() {
-    return Refusal.ofMissing("There is no scale stand-in here. Use the scale on the bench.");
+    return Refusal.ofMissing("device.problem.there-is-no-scale-stand");
   }
 }

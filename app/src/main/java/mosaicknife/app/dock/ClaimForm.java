@@ -19,7 +19,7 @@ record ClaimForm(String id, String kind, String mass, String amount, String reas
         Arrays.stream(Claim.Kind.values())
             .filter(k -> k.name().equals(kind))
             .findFirst()
-            .orElseThrow(() -> Refusal.ofField("kind", "What is the claim about? Choose one.")),
+            .orElseThrow(() -> Refusal.ofField("kind", "dock.problem.what-is-the-claim-about")),
         blank(mass)
             ? Optional.empty()
             : Optional.of(MassText.parse(mass, formats.system().large()).mass()),
@@ -32,8 +32,8 @@ record ClaimForm(String id, String kind, String mass, String amount, String reas
     if (!plain.matches("[0-9]{1,9}(\\.[0-9]{1,4})?")) {
       throw Refusal.ofField(
           "amount",
-          "“%s” is no amount of money. Type figures, such as 12.50."
-              .formatted(typed.length() > 20 ? typed.substring(0, 20) + "…" : typed));
+          "dock.problem.is-no-amount-of-money",
+          typed.length() > 20 ? typed.substring(0, 20) + "…" : typed);
     }
     return ExactMoney.of(plain, formats.currency());
   }

@@ -119,9 +119,7 @@ class LotController {
               .filter(f -> f.name().equals(typed.get("decision")))
               .findFirst()
               .orElseThrow(
-                  () ->
-                      Refusal.ofField(
-                          "decision", "What may it become? The decision is yours: choose one."));
+                  () -> Refusal.ofField("decision", "dock.problem.what-may-it-become-the"));
       SentTwice.survive(
           () -> {
             inspections.inspect(
@@ -291,8 +289,7 @@ class LotController {
           catalogue.now().search(fish).stream()
               .findFirst()
               .filter(found -> !fish.isBlank())
-              .orElseThrow(
-                  () -> Refusal.ofField("fish", "No fish is called that. Type any of its names."));
+              .orElseThrow(() -> Refusal.ofField("fish", "dock.problem.no-fish-is-called-that"));
       inspections.keepRule(species.code(), basis, Length.parse(minimum), source, day(expires));
       later.addFlashAttribute("done", "The rule for " + species.name() + " is kept.");
     } catch (Refusal | QuantityFormatException refusal) {
@@ -309,7 +306,7 @@ class LotController {
     try {
       return LocalDate.parse(typed.strip());
     } catch (DateTimeException e) {
-      throw Refusal.ofField("expires", "Until when does the house trust it? Choose the day.");
+      throw Refusal.ofField("expires", "dock.problem.until-when-does-the-house");
     }
   }
 

@@ -40,7 +40,7 @@ record MeasureForm(String fish, String basis) {
         continue;
       }
       if (all.size() == MOST_LINES) {
-        throw Refusal.ofField("fish", "Up to %d fish are kept.".formatted(MOST_LINES));
+        throw Refusal.ofField("fish", "dock.problem.up-to-fish-are-kept", MOST_LINES);
       }
       all.add(one(all.size() + 1, line, measuredAs, formats));
     }
@@ -63,7 +63,7 @@ record MeasureForm(String fish, String basis) {
               : Optional.of(MassText.parse(rest, formats.system().large()).mass());
       return new MeasuredFish(number, mass, length, basis);
     } catch (QuantityFormatException e) {
-      throw Refusal.ofField("fish", "Fish %d: %s".formatted(number, e.getMessage()));
+      throw Refusal.ofField("fish", "dock.problem.fish", number, e.getMessage());
     }
   }
 }

@@ -183,7 +183,7 @@ public class ReceiptReader {
 
   private Species species(String typed) {
     if (typed.isBlank()) {
-      throw Refusal.ofInput("Which fish is it? Type any of its names and choose it.");
+      throw Refusal.ofInput("dock.problem.which-fish-is-it-type");
     }
     Optional<Species> byCode = catalogue.now().findSpecies(typed.strip());
     if (byCode.isPresent()) {
@@ -222,8 +222,7 @@ public class ReceiptReader {
     return Arrays.stream(values)
         .filter(value -> value.name().equals(typed))
         .findFirst()
-        .orElseThrow(
-            () -> Refusal.ofField(field, "The %s is missing. Choose one.".formatted(what)));
+        .orElseThrow(() -> Refusal.ofField(field, "dock.problem.the-is-missing-choose-one", what));
   }
 
   private static <E extends Enum<E>> Optional<E> optional(E[] values, String typed) {
@@ -239,7 +238,7 @@ public class ReceiptReader {
   private static Integer fish(String typed) {
     String text = typed.strip();
     if (!text.matches("[0-9]{1,4}")) {
-      throw Refusal.ofInput("“%s” is no count of fish. Type 1 to 500.".formatted(shortened(typed)));
+      throw Refusal.ofInput("dock.problem.is-no-count-of-fish", shortened(typed));
     }
     return Integer.valueOf(text);
   }
@@ -254,7 +253,7 @@ public class ReceiptReader {
 
   private static Long venue(String typed) {
     if (!typed.matches("[0-9]{1,18}")) {
-      throw Refusal.ofInput("The venue is missing. Choose one.");
+      throw Refusal.ofInput("dock.problem.the-venue-is-missing-choose");
     }
     return Long.valueOf(typed);
   }
@@ -263,7 +262,7 @@ public class ReceiptReader {
     try {
       return LocalDate.parse(typed.strip());
     } catch (DateTimeParseException e) {
-      throw Refusal.ofInput("The date of landing is missing. Choose it, such as 2026-11-25.");
+      throw Refusal.ofInput("dock.problem.the-date-of-landing-is");
     }
   }
 }

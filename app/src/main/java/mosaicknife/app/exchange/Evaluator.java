@@ -205,9 +205,7 @@ class Evaluator {
                 catalogue
                     .findKind(part.kind() == null ? "" : part.kind())
                     .orElseThrow(
-                        () ->
-                            Refusal.ofInput(
-                                "“%s” is no part kind. One is fillet.".formatted(part.kind())));
+                        () -> Refusal.ofInput("exchange.problem.is-no-part-kind-one", part.kind()));
             String id = part.id() == null || part.id().isBlank() ? kind.code() : part.id();
             nodes.add(
                 new Node.Leaf(
@@ -251,7 +249,7 @@ class Evaluator {
               .now()
               .findSpecies(request.species())
               .orElseThrow(
-                  () -> Refusal.ofInput("“%s” is no species here.".formatted(request.species()))));
+                  () -> Refusal.ofInput("exchange.problem.is-no-species-here", request.species())));
     }
 
     private static Mass mass(String text) {
@@ -264,7 +262,7 @@ class Evaluator {
 
     private static int count(Integer count) {
       if (count != null && (count < 1 || count > 10_000)) {
-        throw Refusal.ofInput("%d is no count. Use 1 to 10 000.".formatted(count));
+        throw Refusal.ofInput("exchange.problem.is-no-count-use-1", count);
       }
       return count == null ? 1 : count;
     }
@@ -274,7 +272,7 @@ class Evaluator {
       return Currency.getAvailableCurrencies().stream()
           .filter(currency -> currency.getCurrencyCode().equals(wanted))
           .findFirst()
-          .orElseThrow(() -> Refusal.ofInput("“%s” is no currency.".formatted(wanted)));
+          .orElseThrow(() -> Refusal.ofInput("exchange.problem.is-no-currency", wanted));
     }
   }
 }

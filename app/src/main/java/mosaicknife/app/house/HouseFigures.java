@@ -1,13 +1,6 @@
 package mosaicknife.app.house;
 
-import java.time.Instant;
-import java.time.LocalDate;
 import mosaicknife.app.shared.Figures;
-import mosaicknife.app.shared.Formats;
-import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Fraction;
-import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.stereotype.Component;
 
 /** Writes the figures of messages in the units and the money of the house. */
@@ -22,25 +15,10 @@ class HouseFigures implements Figures {
 
   @Override
   public Object write(Object figure) {
-    if (figure instanceof Mass mass) {
-      return formats().mass(mass);
-    }
-    if (figure instanceof ExactMoney money) {
-      return formats().money(money);
-    }
-    if (figure instanceof UnitPrice price) {
-      return formats().price(price);
-    }
-    if (figure instanceof Fraction share) {
-      return formats().percent(share);
-    }
-    if (figure instanceof LocalDate day) {
-      return formats().day(day);
-    }
-    return figure instanceof Instant moment ? formats().moment(moment) : figure;
-  }
-
-  private Formats formats() {
-    return houses.house().formats();
+    // only a figure that has units needs to know the house; a sentence without one needs no
+    // database
+    return figure instanceof String || figure instanceof Number
+        ? figure
+        : houses.house().formats().write(figure);
   }
 }

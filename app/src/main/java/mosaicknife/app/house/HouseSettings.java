@@ -87,7 +87,7 @@ public class HouseSettings {
    */
   public void found(String name, String firstVenue, String currency) {
     if (houses.findById(HouseEntity.ONLY_ID).isPresent()) {
-      throw Refusal.ofStale("The house is founded already. Sign in.");
+      throw Refusal.ofStale("house.problem.the-house-is-founded-already");
     }
     String houseName = PlainText.needed(name, LONGEST_NAME, "house", "name of the house");
     houses.save(new HouseEntity(houseName, currency(currency), UnitSystem.METRIC, UTC));
@@ -112,7 +112,7 @@ public class HouseSettings {
     HouseEntity house =
         houses
             .findById(HouseEntity.ONLY_ID)
-            .orElseThrow(() -> Refusal.ofMissing("The house is not founded yet."));
+            .orElseThrow(() -> Refusal.ofMissing("house.problem.the-house-is-not-founded"));
     house.change(
         PlainText.needed(name, LONGEST_NAME, "house", "name of the house"),
         system,
@@ -126,16 +126,14 @@ public class HouseSettings {
     String plain = typed == null ? "" : typed.strip().replace(',', '.');
     if (!plain.matches("[0-9]{1,4}(\\.[0-9]{1,2})?")
         || new BigDecimal(plain).compareTo(MOST_LABOUR) > 0) {
-      throw Refusal.ofField(
-          "labour", "An hour of work costs 0 to 1000. Type figures, such as 18.50.");
+      throw Refusal.ofField("labour", "house.problem.an-hour-of-work-costs");
     }
     return new BigDecimal(plain);
   }
 
   private static ZoneId zone(String typed) {
     if (!ZoneId.getAvailableZoneIds().contains(typed)) {
-      throw Refusal.ofField(
-          "zone", "“%s” is not a time zone. Choose one of the list.".formatted(typed));
+      throw Refusal.ofField("zone", "house.problem.is-not-a-time-zone", typed);
     }
     return ZoneId.of(typed);
   }
@@ -146,11 +144,7 @@ public class HouseSettings {
         .filter(currency -> currency.getCurrencyCode().equals(code))
         .findFirst()
         .orElseThrow(
-            () ->
-                Refusal.ofField(
-                    "currency",
-                    "“%s” is not a currency. Type its three letters, such as EUR."
-                        .formatted(typed)));
+            () -> Refusal.ofField("currency", "house.problem.is-not-a-currency-type", typed));
   }
 
   /**
@@ -215,8 +209,7 @@ public class HouseSettings {
     return venues
         .findById(id)
         .map(NamedRow::toNamed)
-        .orElseThrow(
-            () -> Refusal.ofField("venue", "There is no such venue. Choose one of the list."));
+        .orElseThrow(() -> Refusal.ofField("venue", "house.problem.there-is-no-such-venue"));
   }
 
   /**

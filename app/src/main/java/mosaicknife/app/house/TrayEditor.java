@@ -59,11 +59,11 @@ public class TrayEditor {
   public void add(String typedName, String typedMass) {
     String name = PlainText.needed(typedName, LONGEST_NAME, "tray", "name of the tray");
     if (trays.existsByActiveTrueAndNameIgnoreCase(name)) {
-      throw Refusal.ofField("tray", "There is a tray “%s” already.".formatted(name));
+      throw Refusal.ofField("tray", "house.problem.there-is-a-tray-already", name);
     }
     Mass mass = mass(typedMass);
     if (mass.compareTo(LIGHTEST) < 0 || mass.compareTo(HEAVIEST) > 0) {
-      throw Refusal.ofField("trayMass", "A tray weighs between 1 g and 50 kg. Check the unit.");
+      throw Refusal.ofField("trayMass", "house.problem.a-tray-weighs-between-1");
     }
     trays.saveAndFlush(new TrayEntity(new Tray(name, mass).name(), mass));
   }
@@ -72,7 +72,7 @@ public class TrayEditor {
     try {
       return MassText.parse(typed, houses.house().formats().system().small()).mass();
     } catch (QuantityFormatException e) {
-      throw Refusal.ofField("trayMass", "What does the tray weigh? Write it like 212 g.");
+      throw Refusal.ofField("trayMass", "house.problem.what-does-the-tray-weigh");
     }
   }
 

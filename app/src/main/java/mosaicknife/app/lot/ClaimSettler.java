@@ -128,9 +128,9 @@ public class ClaimSettler {
     ClaimEntity claim =
         claims
             .findById(id)
-            .orElseThrow(() -> Refusal.ofMissing("There is no such claim. Load the lot again."));
+            .orElseThrow(() -> Refusal.ofMissing("lot.problem.there-is-no-such-claim"));
     if (claim.version() != version) {
-      throw Refusal.ofStale("Someone else settled this claim first. Load the page again.");
+      throw Refusal.ofStale("lot.problem.someone-else-settled-this-claim");
     }
     check(lots.get(claim.lotId()), Optional.empty(), Optional.of(amount), OptionalLong.of(id));
     claim.settle(status, amount);
@@ -142,6 +142,6 @@ public class ClaimSettler {
     return of(lotId).stream()
         .filter(claim -> claim.id() == id)
         .findFirst()
-        .orElseThrow(() -> Refusal.ofMissing("This lot has no such claim."));
+        .orElseThrow(() -> Refusal.ofMissing("lot.problem.this-lot-has-no-such"));
   }
 }

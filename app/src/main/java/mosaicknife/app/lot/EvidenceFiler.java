@@ -89,8 +89,7 @@ public class EvidenceFiler {
     }
     Lot lot = lots.get(lotId);
     if (evidence.countByLotId(lot.id()) >= MOST_OF_A_LOT) {
-      throw Refusal.ofField(
-          "file", "A lot keeps up to %d documents and photos.".formatted(MOST_OF_A_LOT));
+      throw Refusal.ofField("file", "lot.problem.a-lot-keeps-up-to", MOST_OF_A_LOT);
     }
     EvidenceReader.Checked checked = EvidenceReader.check(content);
     String plain = name == null ? "" : name.replaceAll(".*[/\\\\]", "");
@@ -120,7 +119,7 @@ public class EvidenceFiler {
         evidence
             .findByIdAndLotId(id, lotId)
             .filter(one -> maySee(one.kind()))
-            .orElseThrow(() -> Refusal.ofMissing("This lot has no such document."));
+            .orElseThrow(() -> Refusal.ofMissing("lot.problem.this-lot-has-no-such-2"));
     return small && found.thumbnail() != null
         ? new Bytes("image/jpeg", found.name(), found.thumbnail())
         : new Bytes(found.mediaType(), found.name(), found.content());

@@ -35,10 +35,10 @@ public final class EvidenceReader {
 
   public static Checked check(byte[] content) {
     if (content.length == 0) {
-      throw Refusal.ofField("file", "The file is empty. Choose another.");
+      throw Refusal.ofField("file", "lot.problem.the-file-is-empty-choose");
     }
     if (content.length > MOST_BYTES) {
-      throw Refusal.ofField("file", "The file is too large: up to 6 MB are taken.");
+      throw Refusal.ofField("file", "lot.problem.the-file-is-too-large");
     }
     if (startsWith(content, "%PDF-")) {
       return pdf(content);
@@ -56,7 +56,7 @@ public final class EvidenceReader {
   private static Checked pdf(byte[] content) {
     byte[] tail = Arrays.copyOfRange(content, Math.max(0, content.length - TAIL), content.length);
     if (!new String(tail, StandardCharsets.ISO_8859_1).contains("%%EOF")) {
-      throw Refusal.ofField("file", "The PDF is cut off. Send it again.");
+      throw Refusal.ofField("file", "lot.problem.the-pdf-is-cut-off");
     }
     return new Checked("application/pdf", content, null);
   }
@@ -83,8 +83,7 @@ public final class EvidenceReader {
         reader.setInput(stream, true, true);
         long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
         if (pixels > MOST_PIXELS) {
-          throw Refusal.ofField(
-              "file", "The picture has more than 60 million pixels. Send a smaller one.");
+          throw Refusal.ofField("file", "lot.problem.the-picture-has-more-than");
         }
         BufferedImage image = reader.read(0);
         return new Checked("image/" + format, content, thumbnail(image));

@@ -143,7 +143,7 @@ public class LotInspector {
           .flatMap(length -> Plausible.question(lot.species(), length, one.mass()))
           .ifPresent(
               question -> {
-                throw Refusal.ofField("fish", "Fish %d: %s".formatted(one.number(), question));
+                throw Refusal.ofField("fish", "lot.problem.fish", one.number(), question);
               });
     }
     Mass together = Mass.total(fish.stream().flatMap(one -> one.mass().stream()).toList());
@@ -223,7 +223,7 @@ public class LotInspector {
       String species, LengthRule.Basis basis, Length minimum, String source, LocalDate expires) {
     LocalDate today = today();
     if (expires.isBefore(today)) {
-      throw Refusal.ofField("expires", "The rule would have run out already. Check the day.");
+      throw Refusal.ofField("expires", "lot.problem.the-rule-would-have-run");
     }
     LengthRule rule =
         new LengthRule(

@@ -120,8 +120,7 @@ public class LotRegister {
         .ifPresent(
             line -> {
               if (orders.findByLine(line).isEmpty()) {
-                throw Refusal.ofField(
-                    "line", "The order it came for is gone. Receive it without an order.");
+                throw Refusal.ofField("line", "lot.problem.the-order-it-came-for");
               }
             });
   }
@@ -325,27 +324,23 @@ public class LotRegister {
   public void checkOpen(long id) {
     boolean finished =
         lots.isFinished(id)
-            .orElseThrow(
-                () -> Refusal.ofMissing("There is no lot %d. Choose one on Today.".formatted(id)));
+            .orElseThrow(() -> Refusal.ofMissing("lot.problem.there-is-no-lot-choose", id));
     if (finished) {
-      throw Refusal.ofInput("Lot %d is closed. Open it again before you change it.".formatted(id));
+      throw Refusal.ofInput("lot.problem.lot-is-closed-open-it", id);
     }
   }
 
   private LotEntity fresh(long id, int version) {
     LotEntity lot = find(id);
     if (lot.version() != version) {
-      throw Refusal.ofStale(
-          "Someone else changed lot %d first. Nothing of yours was saved. Load the page again and try again."
-              .formatted(id));
+      throw Refusal.ofStale("lot.problem.someone-else-changed-lot-first", id);
     }
     return lot;
   }
 
   private LotEntity find(long id) {
     return lots.findById(id)
-        .orElseThrow(
-            () -> Refusal.ofMissing("There is no lot %d. Choose one on Today.".formatted(id)));
+        .orElseThrow(() -> Refusal.ofMissing("lot.problem.there-is-no-lot-choose", id));
   }
 
   private Lot toLot(LotEntity lot) {

@@ -137,7 +137,7 @@ public class LotParts {
     PartKind kind =
         catalogue
             .findKind(kindCode)
-            .orElseThrow(() -> Refusal.ofField("kind", "Which part is it? Choose one."));
+            .orElseThrow(() -> Refusal.ofField("kind", "parts.problem.which-part-is-it-choose"));
     List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
     Long parent = parentSlot.isBlank() ? null : part(lotId, parentSlot).id();
     int number = nextNumber(lotId);
@@ -162,7 +162,7 @@ public class LotParts {
     if (part.isSkipped()) {
       part.expectAgain();
     } else if (weighed.isWeighed(part.id())) {
-      throw Refusal.ofInput("%s was weighed. Take the weight back first.".formatted(part.name()));
+      throw Refusal.ofInput("parts.problem.was-weighed-take-the-weight", part.name());
     } else {
       part.skip();
     }
@@ -172,6 +172,6 @@ public class LotParts {
   private LotPartEntity part(long lotId, String slot) {
     return parts
         .findByLotIdAndSlot(lotId, slot)
-        .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+        .orElseThrow(() -> Refusal.ofMissing("parts.problem.lot-has-no-such-part", lotId));
   }
 }

@@ -195,20 +195,19 @@ public class OptionChooser {
     return CuttingOptions.of(lot.species(), lot.state()).stream()
         .filter(s -> s.code().equals(option))
         .findFirst()
-        .orElseThrow(() -> Refusal.ofInput("This fish does not ask that question."));
+        .orElseThrow(() -> Refusal.ofInput("parts.problem.this-fish-does-not-ask"));
   }
 
   private static void known(Lot lot, String option, String choice) {
     if (known(lot, option).find(choice).isEmpty()) {
-      throw Refusal.ofInput("That is no answer to this question. Choose one of the list.");
+      throw Refusal.ofInput("parts.problem.that-is-no-answer-to");
     }
   }
 
   private Lot openLot(long lotId) {
     Lot lot = lots.get(lotId);
     if (lot.isFinished()) {
-      throw Refusal.ofInput(
-          "Lot %d is closed. Open it again before you change it.".formatted(lotId));
+      throw Refusal.ofInput("parts.problem.lot-is-closed-open-it", lotId);
     }
     return lot;
   }

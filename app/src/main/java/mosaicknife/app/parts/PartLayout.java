@@ -70,9 +70,7 @@ class PartLayout {
 
   private void leaveOut(LotPartEntity row) {
     if (weighed.isWeighed(row.id())) {
-      throw Refusal.ofInput(
-          "%s was weighed already, so this cannot be changed any more. Take its weight back first."
-              .formatted(row.name()));
+      throw Refusal.ofInput("parts.problem.was-weighed-already-so-this", row.name());
     }
     row.skip();
   }

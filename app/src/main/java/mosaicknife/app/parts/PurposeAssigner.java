@@ -103,7 +103,7 @@ public class PurposeAssigner {
       check(part, wanted.get(), held);
       part.assign(wanted.get(), new Use(dish, value, held));
     } else if (!dish.isEmpty()) {
-      throw Refusal.ofInput("What is %s for? Tap its letter as well.".formatted(part.name()));
+      throw Refusal.ofInput("parts.problem.what-is-for-tap-its", part.name());
     }
     part.sendTo(venue.orElse(null));
     events.publishEvent(new LotChanged(lotId));
@@ -119,11 +119,9 @@ public class PurposeAssigner {
     LotPartEntity part =
         parts
             .findByLotIdAndSlot(lotId, slot)
-            .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+            .orElseThrow(() -> Refusal.ofMissing("parts.problem.lot-has-no-such-part", lotId));
     if (part.version() != version) {
-      throw Refusal.ofStale(
-          "Someone else decided on %s first. Look at it, then decide again."
-              .formatted(part.name()));
+      throw Refusal.ofStale("parts.problem.someone-else-decided-on-first", part.name());
     }
     return part;
   }

@@ -76,7 +76,7 @@ public class WayKeeper {
   Way get(long id) {
     return ways.findById(id)
         .map(way -> read(way, people.names()))
-        .orElseThrow(() -> Refusal.ofMissing("That way is gone. Load the page again."));
+        .orElseThrow(() -> Refusal.ofMissing("parts.problem.that-way-is-gone-load"));
   }
 
   /**

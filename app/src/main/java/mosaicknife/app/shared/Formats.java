@@ -17,6 +17,7 @@ import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.quantity.UnitSystem;
+import org.springframework.context.i18n.LocaleContextHolder;
 
 /**
  * Writes numbers as this house reads them: its units, its currency, its time.
@@ -173,5 +174,55 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
    */
   public String time(Instant instant) {
     return TIME.format(instant.atZone(zone));
+  }
+
+  /**
+   * Writes a figure of a message.
+   *
+   * @param figure the figure
+   * @return its text; the figure itself where the message counts or chooses by it
+   */
+  public Object write(Object figure) {
+    if (figure instanceof Mass mass) {
+      return mass(mass);
+    }
+    if (figure instanceof ExactMoney money) {
+      return money(money);
+    }
+    if (figure instanceof UnitPrice price) {
+      return price(price);
+    }
+    if (figure instanceof Fraction share) {
+      return percent(share);
+    }
+    if (figure instanceof LocalDate date) {
+      return day(date);
+    }
+    return figure instanceof Instant moment ? moment(moment) : figure;
+  }
+
+  /**
+   * Words a message in the language of the person who reads, with figures as this house writes
+   * them.
+   *
+   * @param key the key of the message
+   * @param values its figures
+   * @return the text
+   * @throws IllegalArgumentException if no bundle has the key
+   */
+  public String say(String key, Object... values) {
+    return Bundles.shipped()
+        .find(key, LocaleContextHolder.getLocale(), this::write, values)
+        .orElseThrow(() -> new IllegalArgumentException("No message has the key '" + key + "'"));
+  }
+
+  /**
+   * Words the name of a choice.
+   *
+   * @param constant the constant
+   * @return the text under its enum and name
+   */
+  public String say(Enum<?> constant) {
+    return say(constant.getDeclaringClass().getSimpleName() + "." + constant.name());
   }
 }

@@ -19,9 +19,7 @@ public final class PlainText {
     String text = typed == null ? "" : typed.replaceAll("[\\p{Cntrl}\\s]+", " ").strip();
     if (text.length() > longest) {
       throw Refusal.ofField(
-          field,
-          "The %s has %d characters; up to %d are kept. Shorten it."
-              .formatted(what, text.length(), longest));
+          field, "shared.problem.the-has-characters-up-to", what, text.length(), longest);
     }
     return text;
   }
@@ -39,7 +37,7 @@ public final class PlainText {
   public static String needed(String typed, int longest, String field, String what) {
     String text = line(typed, longest, field, what);
     if (text.isEmpty()) {
-      throw Refusal.ofField(field, "The %s is missing. Type it.".formatted(what));
+      throw Refusal.ofField(field, "shared.problem.the-is-missing-type-it", what);
     }
     return text;
   }

@@ -1,13 +1,14 @@
 package mosaicknife.app.shared;
 
+import java.util.Arrays;
 import java.util.Optional;
 import mosaicknife.core.finding.Finding;
 
 /**
- * Something was asked for that the rules do not allow; nothing was stored.
+ * Something was asked for that the rules do not allow; nothing was saved.
  *
- * <p>{@link Words#say(RuntimeException)} gives one plain sentence for the person who asked: what
- * happened and what to do.
+ * <p>It names a message and its figures; {@link Words#say(RuntimeException)} gives one plain
+ * sentence for the person who asked: what happened and what to do.
  */
 public class Refusal extends RuntimeException {
 
@@ -15,30 +16,25 @@ public class Refusal extends RuntimeException {
 
   private final Kind kind;
   private final String field;
-  private final transient Finding finding;
+  private final String key;
+  private final transient Object[] figures;
 
   /** Why something was refused. */
   public enum Kind {
     /** What was typed or chosen is not allowed. */
     INPUT,
-    /** Somebody else was quicker; the page shows an older state. */
+    /** Someone else was first; the page shows an older state. */
     STALE,
     /** There is no such thing. */
     MISSING
   }
 
-  private Refusal(Kind kind, String field, String sentence) {
-    super(sentence);
+  private Refusal(Kind kind, String field, String key, Object... figures) {
+    super(key + " " + Arrays.toString(figures));
     this.kind = kind;
     this.field = field;
-    this.finding = null;
-  }
-
-  private Refusal(Kind kind, Finding finding) {
-    super(finding.key() + " " + finding.figures());
-    this.kind = kind;
-    this.field = finding.field();
-    this.finding = finding;
+    this.key = key;
+    this.figures = figures.clone();
   }
 
   /**
@@ -48,7 +44,7 @@ public class Refusal extends RuntimeException {
    * @return the refusal
    */
   public static Refusal of(Finding finding) {
-    return new Refusal(Kind.INPUT, finding);
+    return new Refusal(Kind.INPUT, finding.field(), finding.key(), finding.figures().toArray());
   }
 
   /**
@@ -65,53 +61,48 @@ public class Refusal extends RuntimeException {
   }
 
   /**
-   * Returns what a rule found, to be put into words.
-   *
-   * @return the finding; empty where the message is a sentence already
-   */
-  public Optional<Finding> finding() {
-    return Optional.ofNullable(finding);
-  }
-
-  /**
    * Refuses an input.
    *
-   * @param sentence the sentence to show
+   * @param key the key of the sentence
+   * @param figures its figures
    * @return the refusal
    */
-  public static Refusal ofInput(String sentence) {
-    return new Refusal(Kind.INPUT, "", sentence);
+  public static Refusal ofInput(String key, Object... figures) {
+    return new Refusal(Kind.INPUT, "", key, figures);
   }
 
   /**
    * Refuses the input of one field of a form.
    *
    * @param field the name of the field
-   * @param sentence the sentence to show beside it
+   * @param key the key of the sentence to show beside it
+   * @param figures its figures
    * @return the refusal
    */
-  public static Refusal ofField(String field, String sentence) {
-    return new Refusal(Kind.INPUT, field, sentence);
+  public static Refusal ofField(String field, String key, Object... figures) {
+    return new Refusal(Kind.INPUT, field, key, figures);
   }
 
   /**
    * Refuses a change made from an older state.
    *
-   * @param sentence the sentence to show
+   * @param key the key of the sentence
+   * @param figures its figures
    * @return the refusal
    */
-  public static Refusal ofStale(String sentence) {
-    return new Refusal(Kind.STALE, "", sentence);
+  public static Refusal ofStale(String key, Object... figures) {
+    return new Refusal(Kind.STALE, "", key, figures);
   }
 
   /**
    * Refuses to show what is not there.
    *
-   * @param sentence the sentence to show
+   * @param key the key of the sentence
+   * @param figures its figures
    * @return the refusal
    */
-  public static Refusal ofMissing(String sentence) {
-    return new Refusal(Kind.MISSING, "", sentence);
+  public static Refusal ofMissing(String key, Object... figures) {
+    return new Refusal(Kind.MISSING, "", key, figures);
   }
 
   /**
@@ -130,5 +121,23 @@ public class Refusal extends RuntimeException {
    */
   public String field() {
     return field;
+  }
+
+  /**
+   * Returns the key of the sentence.
+   *
+   * @return the key
+   */
+  public String key() {
+    return key;
+  }
+
+  /**
+   * Returns the figures of the sentence.
+   *
+   * @return the figures in the order the sentence takes them
+   */
+  public Object[] figures() {
+    return figures == null ? new Object[0] : figures.clone();
   }
 }

@@ -125,8 +125,7 @@ class UseController {
       return Optional.of(
           new Held(LocalDate.parse(form.until()), place, Long.parseLong(form.keeper())));
     } catch (DateTimeParseException e) {
-      throw Refusal.ofField(
-          "until", "“%s” is no date. Choose one, such as 2026-11-28.".formatted(form.until()));
+      throw Refusal.ofField("until", "use.problem.is-no-date-choose-one", form.until());
     }
   }
 }

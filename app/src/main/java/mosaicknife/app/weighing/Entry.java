@@ -47,14 +47,11 @@ public record Entry(
   public static Entry of(ScaleReading reading, Optional<HouseTray> tray) {
     ScaleReading tared = withTray(reading, tray);
     switch (tared.motion()) {
-      case MOVING ->
-          throw Refusal.ofInput("The scale is still settling. Wait for “steady” and take again.");
-      case OVERLOADED ->
-          throw Refusal.ofInput("The scale is overloaded. Take something off the pan.");
+      case MOVING -> throw Refusal.ofInput("weighing.problem.the-scale-is-still-settling");
+      case OVERLOADED -> throw Refusal.ofInput("weighing.problem.the-scale-is-overloaded-take");
       case STEADY -> {
         if (!tared.net().isPositive()) {
-          throw Refusal.ofInput(
-              "Nothing is on the scale, or less than its tare. Put the part on and take again.");
+          throw Refusal.ofInput("weighing.problem.nothing-is-on-the-scale");
         }
       }
     }

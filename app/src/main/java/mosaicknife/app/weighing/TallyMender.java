@@ -75,8 +75,7 @@ public class TallyMender {
             .flatMap(found -> found.explanations().stream())
             .filter(e -> e.line().equals(line) && e.cause() == cause)
             .findFirst()
-            .orElseThrow(
-                () -> Refusal.ofStale("The tally changed since. Look at it again, then mend it."));
+            .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-tally-changed-since-look"));
     bench.mend(lotId, id, UUID.fromString(line), explanation.corrected(), why.apply(explanation));
     return Optional.empty();
   }

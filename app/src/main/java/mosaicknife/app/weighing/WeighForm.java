@@ -95,7 +95,7 @@ public record WeighForm(
     try {
       return Optional.of(UUID.fromString(text));
     } catch (IllegalArgumentException e) {
-      throw Refusal.ofStale("The page was not complete. Load it again and take once more.");
+      throw Refusal.ofStale("weighing.problem.the-page-was-not-complete");
     }
   }
 }

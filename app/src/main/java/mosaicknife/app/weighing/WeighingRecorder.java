@@ -111,19 +111,16 @@ public class WeighingRecorder implements WeighedParts {
     PlaceRow at =
         weighings
             .findPlace(lotId, slot)
-            .orElseThrow(
-                () ->
-                    Refusal.ofMissing("There is no lot %d. Choose one on Today.".formatted(lotId)));
+            .orElseThrow(() -> Refusal.ofMissing("weighing.problem.there-is-no-lot-choose", lotId));
     if (at.getPart() == null) {
-      throw Refusal.ofMissing("Lot %d has no such part.".formatted(lotId));
+      throw Refusal.ofMissing("weighing.problem.lot-has-no-such-part", lotId);
     }
     return at;
   }
 
   private static void checkOpen(long lotId, PlaceRow at) {
     if (at.getFinished()) {
-      throw Refusal.ofInput(
-          "Lot %d is closed. Open it again before you change it.".formatted(lotId));
+      throw Refusal.ofInput("weighing.problem.lot-is-closed-open-it", lotId);
     }
   }
 
@@ -191,18 +188,15 @@ public class WeighingRecorder implements WeighedParts {
     if (take.supersedes().filter(last.id()::equals).isEmpty()) {
       Formats formats = houses.house().formats();
       throw Refusal.ofStale(
-          "%s was already weighed: %s by %s at %s. Choose it again to correct it."
-              .formatted(
-                  part,
-                  formats.mass(last.mass().orElseThrow()),
-                  people.names().get(last.takenBy()),
-                  formats.time(last.takenAt())));
+          "weighing.problem.was-already-weighed-by-at",
+          part,
+          formats.mass(last.mass().orElseThrow()),
+          people.names().get(last.takenBy()),
+          formats.time(last.takenAt()));
     }
     String reason = PlainText.line(take.reason(), 200, "reason", "reason");
     if (reason.isEmpty()) {
-      throw Refusal.ofField(
-          "reason",
-          "%s was weighed before. Say why you are weighing it again, then take.".formatted(part));
+      throw Refusal.ofField("reason", "weighing.problem.was-weighed-before-say-why", part);
     }
     return reason;
   }
@@ -220,7 +214,7 @@ public class WeighingRecorder implements WeighedParts {
     WeighingEntity last =
         weighings
             .findLastOf(lotId, current.get().id())
-            .orElseThrow(() -> Refusal.ofInput("You have no weight on this lot to take back."));
+            .orElseThrow(() -> Refusal.ofInput("weighing.problem.you-have-no-weight-on"));
     return takeBack(lotId, UUID.randomUUID(), last.id());
   }
 
@@ -239,20 +233,20 @@ public class WeighingRecorder implements WeighedParts {
     WeighingEntity last =
         weighings
             .findById(weighing)
-            .orElseThrow(() -> Refusal.ofInput("That weight is not there to take back."));
+            .orElseThrow(() -> Refusal.ofInput("weighing.problem.that-weight-is-not-there"));
     String name = partName(lotId, last.partId());
     if (weighings.findById(id).isPresent()) {
       return name;
     }
     Stamp stamp = new Stamp(current.get().id(), clock.instant());
     if (last.takenBy() != stamp.person()) {
-      throw Refusal.ofInput("Someone else took that weight. Weigh the part again to correct it.");
+      throw Refusal.ofInput("weighing.problem.someone-else-took-that-weight");
     }
     boolean stands =
         ends(weighings.findByPartId(last.partId())).stream()
             .anyMatch(link -> link.id().equals(weighing));
     if (!stands || last.isTakenBack()) {
-      throw Refusal.ofStale("Someone else changed %s first. Look at it again.".formatted(name));
+      throw Refusal.ofStale("weighing.problem.someone-else-changed-first-look", name);
     }
     Optional<WeighingEntity> before =
         last.supersedes().flatMap(weighings::findById).filter(w -> !w.isTakenBack());
@@ -267,7 +261,7 @@ public class WeighingRecorder implements WeighedParts {
   private String partName(long lotId, long partId) {
     return weighings
         .findPartName(lotId, partId)
-        .orElseThrow(() -> Refusal.ofMissing("Lot %d has no such part.".formatted(lotId)));
+        .orElseThrow(() -> Refusal.ofMissing("weighing.problem.lot-has-no-such-part", lotId));
   }
 
   /**
@@ -289,7 +283,7 @@ public class WeighingRecorder implements WeighedParts {
     WeighingEntity wrong =
         weighings
             .findById(weighing)
-            .orElseThrow(() -> Refusal.ofStale("That weight is gone. Look at the tally again."));
+            .orElseThrow(() -> Refusal.ofStale("weighing.problem.that-weight-is-gone-look"));
     partName(lotId, wrong.partId());
     Stamp stamp = new Stamp(current.get().id(), clock.instant());
     weighings.saveAndFlush(WeighingEntity.mending(id, wrong, right, reason, stamp));

@@ -107,7 +107,7 @@ public class BenchPagesTest extends WithPages {
     MockHttpServletResponse notMine =
         quietly("ines", "/bench/6/back", "own", others, "weighing", id);
     assertEquals(notMine.getStatus(), 422);
-    assertTrue(text(notMine).contains("Somebody else took that weight"), text(notMine));
+    assertTrue(text(notMine).contains("Someone else took that weight"), text(notMine));
     for (int again = 0; again < 2; again++) {
       MockHttpServletResponse answer =
           quietly("tobiah", "/bench/6/back", "own", back, "weighing", id);

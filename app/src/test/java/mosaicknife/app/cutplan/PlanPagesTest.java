@@ -186,9 +186,10 @@ public class PlanPagesTest extends WithPages {
             Integer.toString(old),
             "purpose",
             "POT");
-    assertTrue(stale.contains("Somebody else decided on Head"), "stale");
-    assertTrue(assign(lot, "gills", "purpose", "POT").contains("no use on a plate or in a pot"));
-    assertTrue(assign(lot, "frame", "purpose", "HOLD").contains("Second life"));
+    assertTrue(stale.contains("Someone else decided on Head first"), "stale");
+    assertTrue(
+        assign(lot, "gills", "purpose", "POT").contains("can’t go on a plate or into a pot"));
+    assertTrue(assign(lot, "frame", "purpose", "HOLD").contains("under Uses"));
     assertEquals(part(lot, "frame").purpose(), Optional.of(Purpose.POT));
   }
 

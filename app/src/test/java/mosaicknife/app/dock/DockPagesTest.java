@@ -162,7 +162,7 @@ public class DockPagesTest extends WithPages {
           partly.remove(Sign.GILLS);
           Refusal missing =
               expectThrows(Refusal.class, () -> inspections.judge(lots.get(lot), partly));
-          assertTrue(words.say(missing).startsWith("Gills: not looked at yet"));
+          assertTrue(words.say(missing).startsWith("Gills: not checked yet"));
         });
   }
 
@@ -202,7 +202,7 @@ public class DockPagesTest extends WithPages {
     String half =
         send("tobiah", "/dock/" + lot[0] + "/judge", "sign-EYES", "0")
             .getContentAsString(StandardCharsets.UTF_8);
-    assertTrue(half.contains("not looked at yet"), half);
+    assertTrue(half.contains("not checked yet"), half);
     String refused =
         follow("tobiah", "/dock/" + lot[0] + "/inspect", "sign-EYES", "2", "decision", "");
     assertTrue(refused.contains("The decision is yours: choose one."), refused);
@@ -484,7 +484,7 @@ public class DockPagesTest extends WithPages {
     assertTrue(two.contains("0.984 kg 2 m</textarea>"), "what was typed stays");
     String four =
         follow("tobiah", "/dock/6/fish", "fish", "1 kg\n1 kg\n0.9 kg\n1 kg", "basis", "TOTAL");
-    assertTrue(four.contains("The lot has 3 fish, 4 were typed"), four);
+    assertTrue(four.contains("The lot has 3 fish, but you typed 4"), four);
     String heavy = follow("tobiah", "/dock/6/fish", "fish", "2 kg\n2 kg", "basis", "TOTAL");
     assertTrue(heavy.contains("more than the lot"), heavy);
     String kept =

@@ -91,7 +91,7 @@ public class PurposePagesTest extends WithDatabase {
                     .getResponse()
                     .getCookies())
             .stream()
-            .filter(cookie -> cookie.getName().contains("ESSION"))
+            .filter(cookie -> cookie.getName().contains("ession"))
             .findFirst()
             .orElseThrow();
   }

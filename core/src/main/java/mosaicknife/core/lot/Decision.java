@@ -21,10 +21,10 @@ public record Decision(What what, Optional<Mass> mass, List<LotPart> parts) {
     TALLY_OVER(Station.BENCH),
     /** More is missing than drip and scales explain. */
     TALLY_SHORT(Station.BENCH),
+    /** Clearly less came than was invoiced: a claim does not wait. */
+    CAME_SHORT(Station.DOCK),
     /** Weighed parts have no purpose. */
-    PURPOSE_OPEN(Station.USES),
-    /** Clearly less came than was invoiced. */
-    CAME_SHORT(Station.DOCK);
+    PURPOSE_OPEN(Station.USES);
 
     private final Station station;
 
