@@ -36,7 +36,6 @@ import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.Arrival;
 import mosaicknife.core.lot.Lot;
-import mosaicknife.core.lot.LotProblem;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
@@ -222,7 +221,7 @@ public class LotsTest extends WithDatabase {
           bench.take(take(lot, "head", 1, "0.300"));
           Refusal refusal =
               expectThrows(Refusal.class, () -> bench.take(take(lot, "head", 0, "0.900")));
-          assertEquals(refusal.finding().orElseThrow().what(), LotProblem.WEIGHED_FISH_BY_FISH);
+          assertEquals(refusal.key(), "LotProblem.WEIGHED_FISH_BY_FISH");
           LotSheet sheet = sheets.get(lot.id());
           assertEquals(sheet.breakdown().leaves().size(), 2);
           assertEquals(sheet.breakdown().findLeaf("frame").orElseThrow().pieces(), 3);

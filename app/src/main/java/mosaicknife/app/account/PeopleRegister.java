@@ -162,7 +162,7 @@ public class PeopleRegister {
   private PersonEntity get(long id) {
     return people
         .findById(id)
-        .orElseThrow(() -> Refusal.ofMissing("There is no person " + id + "."));
+        .orElseThrow(() -> Refusal.ofMissing("account.problem.there-is-no-person-with", id));
   }
 
   private void keepAnOwner(PersonEntity person) {

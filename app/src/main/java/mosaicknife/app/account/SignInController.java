@@ -14,10 +14,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SignInController {
 
-  private static final String WRONG =
-      "Name or password is wrong. Try again, or ask the owner for a new password.";
-  private static final String TOO_MANY =
-      "Too many tries. Wait a quarter of an hour, or ask the owner.";
+  private static final String WRONG = "account.problem.the-name-or-the-password";
+  private static final String TOO_MANY = "account.problem.too-many-tries-wait-a";
 
   private final boolean demo;
   private final PeopleRegister people;

@@ -139,7 +139,7 @@ class BenchController {
     Take take = form.toTake(id, entry(form));
     boolean live = !form.isTyped() && !form.isLate();
     Weighed weighed = live ? claimed(take) : stored(take);
-    return "%s %s taken.".formatted(weighed.part(), formats().mass(weighed.mass()));
+    return words.say("bench.said.taken", weighed.part(), formats().mass(weighed.mass()));
   }
 
   /**
@@ -199,7 +199,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
-          String part = book.takeBack(id) + " taken back.";
+          String part = words.say("bench.said.taken-back", book.takeBack(id));
           scale.release();
           return part;
         });
@@ -210,7 +210,10 @@ class BenchController {
       @PathVariable long id, @RequestParam UUID own, @RequestParam UUID weighing) {
     return quietly(
         () -> {
-          String said = SentTwice.survive(() -> book.takeBack(id, own, weighing)) + " taken back.";
+          String said =
+              words.say(
+                  "bench.said.taken-back",
+                  SentTwice.survive(() -> book.takeBack(id, own, weighing)));
           scale.release();
           return said;
         });
@@ -233,7 +236,9 @@ class BenchController {
                       tallies.mend(
                           id, ClientIds.of(own), line, cause, e -> Suspicion.reason(e, formats())));
           next.ifPresent(answer::select);
-          return next.isPresent() ? "Put it on the scale." : "Mended. The old figure is kept.";
+          return next.isPresent()
+              ? words.say("bench.said.put-it-on-the-scale")
+              : words.say("bench.said.mended-the-old-figure-is");
         });
   }
 
@@ -247,7 +252,7 @@ class BenchController {
         answer.at(id, Optional.of(part), fish),
         () -> {
           answer.select(SentTwice.survive(() -> parts.startRow(id, part)));
-          return "Every reading is one portion now.";
+          return words.say("bench.said.every-reading-is-one-portion");
         });
   }
 
@@ -268,7 +273,7 @@ class BenchController {
                 return id;
               });
           answer.keepPart();
-          return "Noted.";
+          return words.say("bench.said.noted");
         });
   }
 
@@ -283,7 +288,7 @@ class BenchController {
         answer.at(id, Optional.empty(), fish),
         () -> {
           answer.select(SentTwice.survive(() -> parts.addPart(id, kind, parent)));
-          return "Part added. Put it on the scale.";
+          return words.say("bench.said.part-added-put-it-on");
         });
   }
 
@@ -297,7 +302,7 @@ class BenchController {
         answer.at(id, Optional.empty(), fish),
         () -> {
           parts.skipOrExpect(id, part);
-          return "The list of parts was changed.";
+          return words.say("bench.said.the-list-of-parts-was");
         });
   }
 
@@ -312,7 +317,7 @@ class BenchController {
         () -> {
           scale.tare();
           answer.keepPart();
-          return "Tare taken.";
+          return words.say("bench.said.tare-taken");
         });
   }
 
@@ -322,7 +327,7 @@ class BenchController {
         answer.at(id, Optional.empty(), 1),
         () -> {
           lots.finish(id, version);
-          return "Lot %d is closed.".formatted(id);
+          return words.say("bench.said.lot-is-closed", id);
         });
   }
 
@@ -332,7 +337,7 @@ class BenchController {
         answer.at(id, Optional.empty(), 1),
         () -> {
           lots.reopen(id, version);
-          return "Lot %d is open again.".formatted(id);
+          return words.say("bench.said.lot-is-open-again", id);
         });
   }
 

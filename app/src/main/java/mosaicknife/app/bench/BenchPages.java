@@ -129,7 +129,7 @@ class BenchPages {
     model.addAttribute("step", view.selected().flatMap(part -> guide(sheet, part)).orElse(null));
     model.addAttribute("learner", !current.may(Permission.DECIDE_PURPOSE));
     model.addAttribute("notes", notes.of(place.lotId()));
-    model.addAttribute("pace", pace(sheet));
+    model.addAttribute("pace", pace(sheet, formats));
     model.addAttribute("adjusted", adjusted(sheet, formats));
     Optional<UUID> mine = sheets.lastOf(place.lotId(), person.id());
     model.addAttribute(
@@ -170,7 +170,7 @@ class BenchPages {
   /** Minutes in words, for the foot of the tally. */
   record PaceView(String total, List<String> lines) {}
 
-  private PaceView pace(LotSheet sheet) {
+  private PaceView pace(LotSheet sheet, Formats formats) {
     Pace pace = Opinions.pace(sheet, notes.begun(sheet.lot().id()));
     // a lot that was keyed in at one go tells nothing of minutes
     if (pace.total().compareTo(SHORTEST_PACE) < 0) {
@@ -181,19 +181,24 @@ class BenchPages {
       pace.byFish()
           .forEach(
               (fish, took) ->
-                  lines.add((fish == 0 ? "All together " : "Fish " + fish + " ") + minutes(took)));
+                  lines.add(
+                      fish == 0
+                          ? formats.say("bench.said.step-together", minutes(took, formats))
+                          : formats.say("bench.said.step-fish", fish, minutes(took, formats))));
     }
-    pace.byPart().forEach((part, took) -> lines.add(part + " " + minutes(took)));
+    pace.byPart().forEach((part, took) -> lines.add(part + " " + minutes(took, formats)));
     if (pace.pauses() > 0) {
-      lines.add(pace.pauses() == 1 ? "one pause left out" : pace.pauses() + " pauses left out");
+      lines.add(formats.say("bench.said.pauses", (long) pace.pauses()));
     }
-    return new PaceView((pace.isEstimated() ? "≈ " : "") + minutes(pace.total()), lines);
+    return new PaceView((pace.isEstimated() ? "≈ " : "") + minutes(pace.total(), formats), lines);
   }
 
-  private static String minutes(Duration duration) {
+  private static String minutes(Duration duration, Formats formats) {
     return duration.compareTo(Duration.ofMinutes(1)) < 0
-        ? duration.toSeconds() + " s"
-        : "%d:%02d min".formatted(duration.toMinutes(), duration.toSecondsPart());
+        ? formats.say("bench.said.seconds", duration.toSeconds())
+        : formats.say(
+            "bench.said.minutes",
+            "%d:%02d".formatted(duration.toMinutes(), duration.toSecondsPart()));
   }
 
   /** One figure as measured and as adjusted. */
@@ -207,11 +212,11 @@ class BenchPages {
     Reconciliation adjusted = sheet.adjusted().get();
     List<Node> parts = sheet.breakdown().parts();
     List<AdjustedRow> rows = new ArrayList<>();
-    rows.add(row("Fish", adjusted.whole(), formats));
+    rows.add(row(formats.say("bench.said.fish"), adjusted.whole(), formats));
     for (int i = 0; i < parts.size(); i++) {
       rows.add(row(parts.get(i).name(), adjusted.parts().get(i), formats));
     }
-    rows.add(row("Drip and scales, by the norm", adjusted.loss(), formats));
+    rows.add(row(formats.say("bench.said.drip-and-scales-by-the"), adjusted.loss(), formats));
     return rows;
   }
 

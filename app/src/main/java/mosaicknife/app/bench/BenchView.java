@@ -95,8 +95,11 @@ record BenchView(
     Mass shown = weighed.or(part::expected).orElse(Mass.ZERO);
     String inside =
         part.inARow()
-            ? part.pieces(fishNo) + " so far"
-            : sheet.parentOf(part).map(parent -> "from " + parent.name()).orElse("");
+            ? formats.say("bench.said.so-far", part.pieces(fishNo))
+            : sheet
+                .parentOf(part)
+                .map(parent -> formats.say("bench.said.from", parent.name()))
+                .orElse("");
     return new Row(
         part,
         weight,
@@ -110,8 +113,8 @@ record BenchView(
         taken
             .map(
                 t ->
-                    "%s at %s. %s"
-                        .formatted(t.by().name(), formats.time(t.at()), t.reason())
+                    formats
+                        .say("bench.said.at", t.by().name(), formats.time(t.at()), t.reason())
                         .strip())
             .orElse(part.kind().meaning()));
   }
@@ -133,11 +136,12 @@ record BenchView(
     Balance balance = sheet.balance();
     Mass gap = balance.unexplained();
     if (balance.verdict() == Balance.Verdict.OVER) {
-      return "The tally is %s over the fish.".formatted(formats.mass(balance.remainder().abs()));
+      return formats.say(
+          "bench.said.the-tally-is-over-the", formats.mass(balance.remainder().abs()));
     }
     return gap.isNegative()
-        ? "The tally is ≈ %s too heavy.".formatted(formats.mass(gap.abs()))
-        : "≈ %s are missing.".formatted(formats.mass(gap));
+        ? formats.say("bench.said.the-tally-is-too-heavy", formats.mass(gap.abs()))
+        : formats.say("bench.said.are-missing", formats.mass(gap));
   }
 
   private static String sentence(LotSheet sheet, Formats formats) {
@@ -145,21 +149,25 @@ record BenchView(
     return switch (balance.verdict()) {
       case OPEN ->
           balance.tallied().isPositive()
-              ? "%d of %d weighed. %s still inside."
-                  .formatted(
-                      sheet.weightsTaken(), sheet.weights(), formats.mass(balance.remainder()))
-              : "Nothing weighed yet. Put the first part on the scale.";
+              ? formats.say(
+                  "bench.said.of-weighed-still-inside",
+                  sheet.weightsTaken(),
+                  sheet.weights(),
+                  formats.mass(balance.remainder()))
+              : formats.say("bench.said.nothing-weighed-yet-put-the");
       case CLOSED ->
-          "It adds up. %s not accounted for (%s), as expected."
-              .formatted(
-                  formats.mass(balance.remainder()), formats.percent(balance.remainderShare()));
+          formats.say(
+              "bench.said.it-adds-up-not-accounted",
+              formats.mass(balance.remainder()),
+              formats.percent(balance.remainderShare()));
       case OVER ->
-          "The tally is %s over the fish: a tare not taken, a part weighed twice? Tap a part to weigh it again."
-              .formatted(formats.mass(balance.remainder().abs()));
+          formats.say(
+              "bench.said.the-tally-is-over-the-2", formats.mass(balance.remainder().abs()));
       case SHORT ->
-          "%s are missing (%s), more than drip and scales: a part not weighed? Tap a part to weigh it again."
-              .formatted(
-                  formats.mass(balance.remainder()), formats.percent(balance.remainderShare()));
+          formats.say(
+              "bench.said.are-missing-more-than-drip",
+              formats.mass(balance.remainder()),
+              formats.percent(balance.remainderShare()));
     };
   }
 }

@@ -31,9 +31,9 @@ final class OpinionWords {
     List<Opinion> opinions = new ArrayList<>();
     Opinions.of(sheet, fish).stream()
         .limit(SHOWN)
-        .map(remark -> new Opinion(sentence(remark, money, formats), sure(remark.sure())))
+        .map(remark -> new Opinion(sentence(remark, money, formats), sure(remark.sure(), formats)))
         .forEach(opinions::add);
-    drift.ifPresent(d -> opinions.add(new Opinion(sentence(d, formats), sure(d.sure()))));
+    drift.ifPresent(d -> opinions.add(new Opinion(sentence(d, formats), sure(d.sure(), formats))));
     return opinions;
   }
 
@@ -41,33 +41,36 @@ final class OpinionWords {
     String gap = formats.roughly(remark.gap());
     String band = formats.range(remark.low(), remark.high());
     String worth =
-        (remark.portions() > 0
-                ? ", %d portion%s".formatted(remark.portions(), remark.portions() == 1 ? "" : "s")
-                : "")
-            + remark.worth().filter(w -> money).map(w -> ", ≈ " + formats.money(w)).orElse("");
+        remark
+            .worth()
+            .filter(w -> money)
+            .map(w -> formats.say("bench.said.worth", remark.portions(), w))
+            .orElseGet(() -> formats.say("bench.said.portions", remark.portions()));
     return switch (remark.about()) {
       case LIGHT ->
-          "%s is light: most fish of this size give %s. Missing %s%s. Look at the frame."
-              .formatted(remark.part(), band, gap, worth);
-      case HEAVY ->
-          "%s is heavy: most fish of this size give %s. Are bones or belly still on it?"
-              .formatted(remark.part(), band);
+          formats.say("bench.said.is-light-most-fish-of", remark.part(), band, gap, worth);
+      case HEAVY -> formats.say("bench.said.is-heavy-most-fish-of", remark.part(), band);
       case UNEVEN ->
-          "%s is %s lighter than %s%s. Two sides of one fish differ less: look under that side."
-              .formatted(
-                  remark.part(), gap, Suspicion.lower(remark.other().orElse("the other")), worth);
+          formats.say(
+              "bench.said.is-lighter-than-two-sides",
+              remark.part(),
+              gap,
+              Suspicion.lower(remark.other().orElse("")),
+              worth);
       case FRAME ->
-          "%s of meat on the %s (%s)%s. Worth a spoon."
-              .formatted(gap, Suspicion.lower(remark.part()), band, worth);
+          formats.say(
+              "bench.said.of-meat-on-the-worth", gap, Suspicion.lower(remark.part()), band, worth);
     };
   }
 
   private static String sentence(Drift drift, Formats formats) {
-    return "Your last %d cuts get lighter, %s in all. Sharpen the knife?"
-        .formatted(drift.cuts(), formats.percent(Fraction.ofEstimate(drift.total())));
+    return formats.say(
+        "bench.said.your-last-cuts-get-lighter",
+        drift.cuts(),
+        formats.percent(Fraction.ofEstimate(drift.total())));
   }
 
-  private static String sure(double probability) {
-    return Math.min(99, Math.round(100 * probability)) + " % sure";
+  private static String sure(double probability, Formats formats) {
+    return formats.say("bench.said.sure", Math.min(99, Math.round(100 * probability)));
   }
 }

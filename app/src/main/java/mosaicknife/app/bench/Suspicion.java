@@ -51,39 +51,50 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
   }
 
   private static String sentence(LotPart part, Explanation e, Formats formats) {
-    String sure = sure(e.probability());
+    String sure = sure(e.probability(), formats);
     String right = formats.mass(e.corrected());
     String read = formats.mass(read(part, e));
     return switch (e.cause()) {
       case TARE_NOT_TAKEN ->
-          "The %s weighs %s: its tare was %s not taken on %s."
-              .formatted(tray(e), trayMass(e, formats), sure, part.name());
+          formats.say(
+              "bench.said.the-weighs-its-tare-was",
+              tray(e),
+              trayMass(e, formats),
+              sure,
+              part.name());
       case TARE_TAKEN_TWICE ->
-          "The %s weighs %s: its tare was %s taken twice on %s."
-              .formatted(tray(e), trayMass(e, formats), sure, part.name());
+          formats.say(
+              "bench.said.the-weighs-its-tare-was-2",
+              tray(e),
+              trayMass(e, formats),
+              sure,
+              part.name());
       case NEVER_WEIGHED ->
-          "%s %s never weighed: ≈ %s are missing."
-              .formatted(part.name(), sure + " was", formats.roughly(e.corrected()).substring(2));
+          formats.say(
+              "bench.said.never-weighed-are-missing",
+              part.name(),
+              sure + " was",
+              formats.roughly(e.corrected()).substring(2));
       case WEIGHED_TWICE ->
-          "%s was %s weighed twice: %s, not %s.".formatted(part.name(), sure, right, read);
+          formats.say("bench.said.was-weighed-twice-not", part.name(), sure, right, read);
       case POUNDS_AS_KILOGRAMS ->
-          "%s was %s typed in pounds: %s, not %s.".formatted(part.name(), sure, right, read);
+          formats.say("bench.said.was-typed-in-pounds-not", part.name(), sure, right, read);
       case DIGITS_SWAPPED ->
-          "Two digits %s changed places in %s: %s, not %s."
-              .formatted(sure, part.name(), right, read);
+          formats.say("bench.said.two-digits-changed-places-in", sure, part.name(), right, read);
       case POINT_SLIPPED ->
-          "The point %s slipped in %s: %s, not %s.".formatted(sure, part.name(), right, read);
+          formats.say("bench.said.the-point-slipped-in-not", sure, part.name(), right, read);
     };
   }
 
   private static String remedy(LotPart part, Explanation e, Formats formats) {
     String right = formats.mass(e.corrected());
     return switch (e.cause()) {
-      case TARE_NOT_TAKEN -> "Take it off: " + right;
-      case TARE_TAKEN_TWICE -> "Put it back on: " + right;
-      case NEVER_WEIGHED -> "Weigh " + part.name();
-      case WEIGHED_TWICE -> "Count it once: " + right;
-      case POUNDS_AS_KILOGRAMS, DIGITS_SWAPPED, POINT_SLIPPED -> "Make it " + right;
+      case TARE_NOT_TAKEN -> formats.say("bench.said.take-it-off", right);
+      case TARE_TAKEN_TWICE -> formats.say("bench.said.put-it-back-on", right);
+      case NEVER_WEIGHED -> formats.say("bench.said.weigh", part.name());
+      case WEIGHED_TWICE -> formats.say("bench.said.count-it-once", right);
+      case POUNDS_AS_KILOGRAMS, DIGITS_SWAPPED, POINT_SLIPPED ->
+          formats.say("bench.said.make-it", right);
     };
   }
 
@@ -91,14 +102,14 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
   static String reason(Explanation e, Formats formats) {
     return switch (e.cause()) {
       case TARE_NOT_TAKEN ->
-          "tare of the %s, %s, taken off".formatted(tray(e), trayMass(e, formats));
+          formats.say("bench.said.tare-of-the-taken-off", tray(e), trayMass(e, formats));
       case TARE_TAKEN_TWICE ->
-          "tare of the %s, %s, had been taken twice".formatted(tray(e), trayMass(e, formats));
-      case NEVER_WEIGHED -> "never weighed";
-      case WEIGHED_TWICE -> "had been weighed twice";
-      case POUNDS_AS_KILOGRAMS -> "had been typed in pounds";
-      case DIGITS_SWAPPED -> "two digits had changed places";
-      case POINT_SLIPPED -> "the point had slipped";
+          formats.say("bench.said.tare-of-the-had-been", tray(e), trayMass(e, formats));
+      case NEVER_WEIGHED -> formats.say("bench.said.never-weighed");
+      case WEIGHED_TWICE -> formats.say("bench.said.had-been-weighed-twice");
+      case POUNDS_AS_KILOGRAMS -> formats.say("bench.said.had-been-typed-in-pounds");
+      case DIGITS_SWAPPED -> formats.say("bench.said.two-digits-had-changed-places");
+      case POINT_SLIPPED -> formats.say("bench.said.the-point-had-slipped");
     };
   }
 
@@ -123,10 +134,10 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
     return e.tray().map(tray -> formats.mass(tray.mass())).orElse("");
   }
 
-  private static String sure(double probability) {
+  private static String sure(double probability, Formats formats) {
     if (probability >= ALMOST_CERTAIN) {
-      return "almost certainly";
+      return formats.say("bench.said.almost-certainly");
     }
-    return probability >= LIKELY ? "probably" : "perhaps";
+    return formats.say(probability >= LIKELY ? "bench.said.probably" : "bench.said.perhaps");
   }
 }

@@ -87,7 +87,8 @@ public record DishForm(
     if (target.compareTo(Mass.ofGrams(5)) < 0 || target.compareTo(Mass.ofGrams(5000)) > 0) {
       throw Refusal.ofField("portion", "buy.problem.a-portion-weighs-5-g");
     }
-    BigDecimal percent = number(tolerance, "tolerance", "A tolerance is 0 to 30 %. Type 5.");
+    BigDecimal percent =
+        number(tolerance, "tolerance", "buy.problem.the-tolerance-must-be-between");
     if (percent.compareTo(MOST_TOLERANCE) > 0) {
       throw Refusal.ofField("tolerance", "buy.problem.a-tolerance-is-0-to");
     }
@@ -110,14 +111,13 @@ public record DishForm(
         ? Optional.empty()
         : Optional.of(
             new ExactMoney(
-                number(price, "price", "“%s” is no price. Type figures, such as 28.50."),
-                currency));
+                number(price, "price", "buy.problem.isnt-a-price-type-figures"), currency));
   }
 
-  private static BigDecimal number(String typed, String field, String sentence) {
+  private static BigDecimal number(String typed, String field, String key) {
     String plain = text(typed).strip().replace(',', '.');
     if (!plain.matches("[0-9]{1,5}(\\.[0-9]{1,2})?")) {
-      throw Refusal.ofField(field, sentence.formatted(PlainText.line(typed, 200, field, field)));
+      throw Refusal.ofField(field, key, PlainText.line(typed, 200, field, field));
     }
     return new BigDecimal(plain);
   }

@@ -93,19 +93,19 @@ record PlanView(
     }
     return new PlanView(
         plan,
-        plan.demand().map(demand -> wanted(demand, plan)).orElse(""),
+        plan.demand().map(demand -> wanted(demand, plan, formats)).orElse(""),
         madeOf,
         bars,
         plan.substitutes().stream().map(a -> alternative(a, formats)).toList(),
         notices(plan, formats));
   }
 
-  private static String wanted(Demand demand, Plan plan) {
-    String forecastError =
-        demand.forecastError() > 0 ? " ± %.0f".formatted(demand.forecastError()) : "";
-    String there = plan.wish().onHand() > 0 ? ", %d on hand".formatted(plan.wish().onHand()) : "";
-    return "%d%s portions %s%s"
-        .formatted(demand.portions(), forecastError, demand.per().title(), there);
+  private static String wanted(Demand demand, Plan plan, Formats formats) {
+    String portions =
+        demand.forecastError() > 0
+            ? "%d ± %.0f".formatted(demand.portions(), demand.forecastError())
+            : "" + demand.portions();
+    return formats.say("buy.said.wanted", portions, demand.per(), (long) plan.wish().onHand());
   }
 
   private static double amount(ExactMoney money) {
@@ -114,7 +114,7 @@ record PlanView(
 
   static String name(Offer offer, Formats formats) {
     return offer.form() == Form.FILLET
-        ? offer.species().name() + " fillet, bought cut"
+        ? formats.say("buy.said.fillet-bought-cut", offer.species().name())
         : offer.species().name()
             + ", "
             + offer.state().title().toLowerCase(Locale.ROOT)
@@ -132,14 +132,14 @@ record PlanView(
         name(offer, formats),
         offer.supplier(),
         formats.price(offer.price()),
-        offer.form() == Form.FILLET ? mass : "%d fish, %s".formatted(candidate.fish(), mass),
+        offer.form() == Form.FILLET ? mass : formats.say("buy.said.fish", candidate.fish(), mass),
         about(candidate.costPerServed(), formats),
         length(candidate.costPerServed(), most),
         length(candidate.low(), most),
         length(candidate.high(), most),
         "≈ %.0f %%".formatted(candidate.risk() * 100),
         candidate.surplus() < 0.5 ? "none" : "≈ %.0f".formatted(candidate.surplus()),
-        "≈ %.0f min".formatted(candidate.minutes()),
+        formats.say("buy.said.min", "%.0f".formatted(candidate.minutes())),
         about(candidate.money(), formats),
         reason(candidate, plan, formats));
   }
@@ -159,56 +159,38 @@ record PlanView(
     Candidate best = candidates.get(0);
     if (candidate.equals(best)) {
       if (candidates.size() == 1) {
-        return "The only one on offer for this dish.";
+        return formats.say("buy.said.the-only-one-on-offer");
       }
       Candidate next = candidates.get(1);
-      return "Cheapest by ≈ %s a plate: %s."
-          .formatted(
-              formats.money(next.costPerServed().minus(candidate.costPerServed())),
-              causes(candidate, next));
+      return formats.say(
+          "buy.said.cheapest-by-a-plate",
+          formats.money(next.costPerServed().minus(candidate.costPerServed())),
+          causes("cheaper", Difference.between(candidate, next), formats));
     }
-    return "≈ %s more a plate: %s."
-        .formatted(
-            formats.money(candidate.costPerServed().minus(best.costPerServed())),
-            causesOfDear(best, candidate));
+    return formats.say(
+        "buy.said.more-a-plate",
+        formats.money(candidate.costPerServed().minus(best.costPerServed())),
+        causes("dearer", Difference.between(best, candidate), formats));
   }
 
-  /** What makes the first cheaper than the second, said of the first. */
-  private static String causes(Candidate cheap, Candidate dear) {
-    return words(
-        Difference.between(cheap, dear),
-        "a lower price per weight",
-        "more portions from the same weight",
-        "less work",
-        "fewer portions too many");
-  }
-
-  /** What makes the second dearer than the first, said of the second. */
-  private static String causesOfDear(Candidate cheap, Candidate dear) {
-    return words(
-        Difference.between(cheap, dear),
-        "a higher price per weight",
-        "fewer portions from the same weight",
-        "more work",
-        "more portions too many");
-  }
-
-  private static String words(
-      Difference difference, String price, String yield, String work, String surplus) {
+  /** What makes one candidate cheaper or dearer than the other. */
+  private static String causes(String which, Difference difference, Formats formats) {
     List<String> causes = new ArrayList<>();
     if (difference.price()) {
-      causes.add(price);
+      causes.add(formats.say("buy.said." + which + ".price"));
     }
     if (difference.yield()) {
-      causes.add(yield);
+      causes.add(formats.say("buy.said." + which + ".yield"));
     }
     if (difference.work()) {
-      causes.add(work);
+      causes.add(formats.say("buy.said." + which + ".work"));
     }
     if (difference.surplus()) {
-      causes.add(surplus);
+      causes.add(formats.say("buy.said." + which + ".surplus"));
     }
-    return causes.isEmpty() ? "a little of everything" : String.join(", ", causes);
+    return causes.isEmpty()
+        ? formats.say("buy.said.a-little-of-everything")
+        : String.join(", ", causes);
   }
 
   private static AlternativeRow alternative(Alternative alternative, Formats formats) {
@@ -217,16 +199,20 @@ record PlanView(
     String but =
         substitute.different().isEmpty()
             ? ""
-            : "; but " + String.join(", ", substitute.different());
+            : formats.say("buy.said.but", String.join(", ", substitute.different()));
     return new AlternativeRow(
         substitute.species().code(),
         substitute.species().name(),
         why + but,
-        alternative.inSeason() ? "in season" : "out of season",
+        alternative.inSeason()
+            ? formats.say("buy.said.in-season")
+            : formats.say("buy.said.out-of-season"),
         alternative
             .candidate()
-            .map(candidate -> about(candidate.costPerServed(), formats) + " a plate")
-            .orElse("no candidate"));
+            .map(
+                candidate ->
+                    formats.say("buy.said.a-plate", about(candidate.costPerServed(), formats)))
+            .orElse(formats.say("buy.said.no-candidate")));
   }
 
   private static List<Notice> notices(Plan plan, Formats formats) {
@@ -242,8 +228,10 @@ record PlanView(
             best ->
                 notices.add(
                     Notice.of(
-                        "About %.0f portions come too many, by whole fish. Proposed home: %s."
-                            .formatted(best.surplus(), plan.surplusHome()))));
+                        formats.say(
+                            "buy.said.about-portions-come-too-many",
+                            "%.0f".formatted(best.surplus()),
+                            plan.surplusHome()))));
     return notices;
   }
 
@@ -258,10 +246,13 @@ record PlanView(
           boolean passed = own.costPerServed().compareTo(bought.costPerServed()) > 0;
           return new Notice(
               passed
-                  ? "The price of %s has passed your break-even of ≈ %s: bought-in fillet from %s is cheaper by the plate."
-                      .formatted(what, limit, bought.offer().supplier())
-                  : "Breaking %s in the house pays up to ≈ %s; it is offered at %s."
-                      .formatted(what, limit, formats.price(own.offer().price())),
+                  ? formats.say(
+                      "buy.said.the-price-of-has-passed", what, limit, bought.offer().supplier())
+                  : formats.say(
+                      "buy.said.breaking-in-the-house-pays",
+                      what,
+                      limit,
+                      formats.price(own.offer().price())),
               passed);
         });
   }
@@ -271,21 +262,18 @@ record PlanView(
       return Optional.empty();
     }
     if (!stock.bones().isPositive()) {
-      return Optional.of(
-          "No bones for a clear stock come with this: the fish is oily or farmed, or bought cut.");
+      return Optional.of(formats.say("buy.said.no-bones-for-a-clear"));
     }
-    String enough =
-        "%s of bones come with it, enough for about %.0f l of stock"
-            .formatted(formats.roughly(stock.bones()), stock.possible());
+    String bones = formats.roughly(stock.bones());
+    String possible = "%.0f".formatted(stock.possible());
+    String wanted = "%.0f".formatted(plan.wish().litres());
     if (plan.wish().litres() == 0) {
-      return Optional.of(enough + ". Plan where they go.");
+      return Optional.of(formats.say("buy.said.bones-unplanned", bones, possible));
     }
     return Optional.of(
         stock.surplus().isPositive()
-            ? enough
-                + "; %.0f l are wanted, so %s are over: freeze, give to the other venue or sell."
-                    .formatted(plan.wish().litres(), formats.roughly(stock.surplus()))
-            : enough
-                + "; %.0f l are wanted, so more must be found.".formatted(plan.wish().litres()));
+            ? formats.say(
+                "buy.said.bones-over", bones, possible, wanted, formats.roughly(stock.surplus()))
+            : formats.say("buy.said.bones-short", bones, possible, wanted));
   }
 }

@@ -130,7 +130,7 @@ class PriceController {
     Confirmed confirmed = prices.confirm(id);
     later.addFlashAttribute(
         "done",
-        "Stored: %d new prices, %d updated.".formatted(confirmed.made(), confirmed.updated()));
+        words.say("buy.said.stored-new-prices-updated", confirmed.made(), confirmed.updated()));
     return "redirect:/buy/prices";
   }
 

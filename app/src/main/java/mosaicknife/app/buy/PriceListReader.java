@@ -166,7 +166,7 @@ final class PriceListReader {
     SizeGrade grade = grade(cell(row, columns, "size"), species);
     UnitPrice price =
         PriceText.parse(
-                needed(cell(row, columns, "price"), "The price is missing."),
+                needed(cell(row, columns, "price"), "buy.problem.the-price-is-missing"),
                 formats.system().large(),
                 formats.currency())
             .price();
@@ -190,7 +190,7 @@ final class PriceListReader {
 
   /** In a list a name must be a name: the whole of one, not a guess. */
   private Species species(String typed) {
-    String name = needed(typed, "The name of the fish is missing.");
+    String name = needed(typed, "buy.problem.the-name-of-the-fish");
     return known
         .computeIfAbsent(
             name.toLowerCase(Locale.ROOT),

@@ -126,14 +126,14 @@ class CatalogueController {
       model.addAttribute("sentence", words.say(refusal));
       return "catalogue/fish";
     }
-    later.addFlashAttribute("done", "Kept. Plans and yields use it from now on.");
+    later.addFlashAttribute("done", words.say("catalogue.said.kept-plans-and-yields-use"));
     return "redirect:/catalogue/fish/" + before.code();
   }
 
   @PostMapping("/catalogue/fish/{code}/shipped")
   String backToShipped(@PathVariable String code, RedirectAttributes later) {
     Species species = species(code);
-    later.addFlashAttribute("done", "Back to the fish as it ships.");
+    later.addFlashAttribute("done", words.say("catalogue.said.back-to-the-fish-as"));
     book.backToShipped(species.code());
     return "redirect:/catalogue/fish/" + species.code();
   }
@@ -147,7 +147,8 @@ class CatalogueController {
       later.addFlashAttribute("sentence", words.say(refusal));
       return "redirect:/catalogue/fish/" + species.code();
     }
-    later.addFlashAttribute("done", species.name() + " is out of the catalogue.");
+    later.addFlashAttribute(
+        "done", words.say("catalogue.said.is-out-of-the-catalogue", species.name()));
     return "redirect:/catalogue";
   }
 
@@ -166,7 +167,7 @@ class CatalogueController {
             .orElseThrow(() -> Refusal.ofMissing("catalogue.problem.there-is-no-such-body"));
     model.addAttribute("plan", plan);
     model.addAttribute("drawing", SpeciesView.drawing(plan));
-    model.addAttribute("profiles", ProfilePicture.of(plan));
+    model.addAttribute("profiles", ProfilePicture.of(plan, houses.house().formats()));
     model.addAttribute(
         "fish", catalogue.species().stream().filter(s -> s.plan().equals(plan)).toList());
     return "catalogue/plan";
@@ -199,7 +200,7 @@ class CatalogueController {
     try {
       Species made = book.make(form.species(book.now(), houses.house().formats()));
       later.addFlashAttribute(
-          "done", made.name() + " is in the catalogue, with wide ranges from its body plan.");
+          "done", words.say("catalogue.said.is-in-the-catalogue-with", made.name()));
       return "redirect:/catalogue/fish/" + made.code();
     } catch (Refusal | QuantityFormatException refusal) {
       response.setStatus(422);
@@ -239,8 +240,11 @@ class CatalogueController {
       Imported imported = book.takeIn(new String(file.getBytes(), StandardCharsets.UTF_8));
       later.addFlashAttribute(
           "done",
-          "Read: %d fish changed, %d new, %d as they were."
-              .formatted(imported.changed(), imported.made(), imported.same()));
+          words.say(
+              "catalogue.said.read-fish-changed-new-as",
+              imported.changed(),
+              imported.made(),
+              imported.same()));
     } catch (Refusal refusal) {
       later.addFlashAttribute("sentence", words.say(refusal));
     }

@@ -168,7 +168,7 @@ public class CatalogueEditor {
         .findRefused(species.name())
         .ifPresent(
             refused -> {
-              throw Refusal.ofField("name", refused.why());
+              throw Refusal.ofField("name", "shared.problem.said", refused.why());
             });
     return store(species, "unknown fish, norms from its body plan");
   }

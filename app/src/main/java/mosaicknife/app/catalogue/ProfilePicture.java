@@ -2,11 +2,10 @@ package mosaicknife.app.catalogue;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.MassProfile;
 import mosaicknife.core.anatomy.PartSlot;
-import mosaicknife.core.anatomy.Purpose;
 
 /**
  * Where along a main cut its weight lies, as columns of a tenth of its length.
@@ -23,18 +22,18 @@ record ProfilePicture(String name, List<Column> columns, String half) {
   record Column(int x, String height, String y, String title) {}
 
   /** The right side stands for the left one, which is its mirror. */
-  static List<ProfilePicture> of(BodyPlan plan) {
+  static List<ProfilePicture> of(BodyPlan plan, Formats formats) {
     List<ProfilePicture> pictures = new ArrayList<>();
     for (PartSlot slot : plan.slots()) {
       boolean hasTwin = slot.side().name().endsWith("LEFT");
-      if (slot.usual() == Purpose.PLATE && !hasTwin) {
-        MassProfile.of(plan, slot.code()).ifPresent(p -> pictures.add(of(slot.name(), p)));
+      if (slot.isMain() && !hasTwin) {
+        MassProfile.of(plan, slot.code()).ifPresent(p -> pictures.add(of(slot.name(), p, formats)));
       }
     }
     return pictures;
   }
 
-  private static ProfilePicture of(String name, MassProfile profile) {
+  private static ProfilePicture of(String name, MassProfile profile, Formats formats) {
     double[] parts = new double[TENTHS];
     double most = 0;
     for (int i = 0; i < TENTHS; i++) {
@@ -49,16 +48,10 @@ record ProfilePicture(String name, List<Column> columns, String half) {
               i * 20,
               "%.1f".formatted(height),
               "%.1f".formatted(100 - height),
-              String.format(
-                  Locale.ROOT,
-                  "%d–%d %% of the length: %.0f %% of the weight",
-                  i * 10,
-                  i * 10 + 10,
-                  parts[i] * 100)));
+              formats.say(
+                  "catalogue.said.tenth", i * 10, i * 10 + 10, Math.round(parts[i] * 100))));
     }
     return new ProfilePicture(
-        name,
-        columns,
-        "half of it lies in the first %.0f %% of its length".formatted(profile.placeOf(0.5) * 100));
+        name, columns, formats.say("catalogue.said.half", Math.round(profile.placeOf(0.5) * 100)));
   }
 }

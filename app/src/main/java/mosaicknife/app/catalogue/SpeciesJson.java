@@ -141,8 +141,8 @@ class SpeciesJson {
             checked(
                 "names",
                 () -> MarketName.parse(line),
-                "“%s” is no name with its region. Write it like ES:merluza, or without a region."
-                    .formatted(line)));
+                "catalogue.problem.is-no-name-with-its",
+                line));
       }
     }
     if (names.size() > MOST_NAMES) {
@@ -183,7 +183,7 @@ class SpeciesJson {
             new MassRange(
                 Mass.ofKilograms(document.lightestKg().toPlainString()),
                 Mass.ofKilograms(document.heaviestKg().toPlainString())),
-        "The usual mass goes from the lightest to the heaviest fish, both above zero.");
+        "catalogue.problem.the-usual-mass-goes-from");
   }
 
   private static List<SizeGrade> grades(List<String> typed) {
@@ -195,8 +195,8 @@ class SpeciesJson {
                     checked(
                         "grades",
                         () -> SizeGrade.parseKilograms(text),
-                        "“%s” is no size grade. Write it like 1.5-2.5, in kg."
-                            .formatted(PlainText.line(text, LONGEST_NAME, "grades", "grade"))))
+                        "catalogue.problem.is-no-size-grade-write",
+                        PlainText.line(text, LONGEST_NAME, "grades", "grade")))
             .toList();
     if (grades.isEmpty()) {
       throw Refusal.ofField("grades", "catalogue.problem.a-size-grade-is-missing");
@@ -220,7 +220,8 @@ class SpeciesJson {
           checked(
               "parts",
               () -> new Share(slot, part.mean(), part.spread()),
-              "%s: a share lies between 0 and 100 %%.".formatted(slot.name())));
+              "catalogue.problem.a-share-lies-between-0",
+              slot.name()));
     }
     shares.sort(Comparator.comparingInt(share -> share.slot().number()));
     double sum = shares.stream().mapToDouble(Share::mean).sum();
@@ -250,14 +251,14 @@ class SpeciesJson {
   }
 
   private static <T> T checked(String field, Supplier<T> reader) {
-    return checked(field, reader, "The %s cannot be read. Check the figures.".formatted(field));
+    return checked(field, reader, "catalogue.problem.the-cannot-be-read-check", field);
   }
 
-  private static <T> T checked(String field, Supplier<T> reader, String sentence) {
+  private static <T> T checked(String field, Supplier<T> reader, String key, Object... figures) {
     try {
       return reader.get();
     } catch (IllegalArgumentException | NullPointerException e) {
-      throw Refusal.ofField(field, sentence);
+      throw Refusal.ofField(field, key, figures);
     }
   }
 

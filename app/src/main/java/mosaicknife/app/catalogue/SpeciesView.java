@@ -104,28 +104,30 @@ record SpeciesView(
     facts.put(
         "Skin",
         switch (eating.skin()) {
-          case NO -> "not eaten";
-          case SOFT -> "eaten, does not crisp";
-          case CRISP -> "eaten, crisps";
+          case NO -> formats.say("catalogue.said.not-eaten");
+          case SOFT -> formats.say("catalogue.said.eaten-does-not-crisp");
+          case CRISP -> formats.say("catalogue.said.eaten-crisps");
         });
     facts.put(
         "Scales",
         switch (eating.scales()) {
           case NONE -> "none";
           case FEW -> "few";
-          case MANY -> "many: scale in a bag or under water";
+          case MANY -> formats.say("catalogue.said.many-scale-in-a-bag");
         });
     facts.put(
-        "Pin bones",
+        formats.say("catalogue.said.pin-bones"),
         eating.pinBonesTo() == 0
-            ? "none in the fillet"
-            : "along the first %.0f %% of the fillet".formatted(eating.pinBonesTo() * 100));
-    facts.put("Head", "worth eating from a fish of " + formats.mass(eating.headFrom()));
+            ? formats.say("catalogue.said.none-in-the-fillet")
+            : formats.say(
+                "catalogue.said.along-the-first-of-the",
+                "%.0f".formatted(eating.pinBonesTo() * 100)));
+    facts.put("Head", formats.say("catalogue.said.worth-eating-from-a-fish", eating.headFrom()));
     facts.put("Weighs", formats.range(species.usualMass().lowest(), species.usualMass().highest()));
     facts.put(
-        "Size grades",
+        formats.say("catalogue.said.size-grades"),
         String.join(" · ", species.grades().stream().map(grade -> grade(grade, formats)).toList()));
-    facts.put("Body plan", species.plan().name());
+    facts.put(formats.say("catalogue.said.body-plan"), species.plan().name());
     return facts;
   }
 

@@ -100,7 +100,10 @@ record CostView(
     WholePortions portions = costs.portions();
     Costing costing = costs.costing();
     return new Answer(
-        costs.portionByCount().map(formats::money).orElse("no whole portion"),
+        costs
+            .portionByCount()
+            .map(formats::money)
+            .orElse(formats.say("cost.said.no-whole-portion")),
         costs.portionByCount().map(formats::fineMoney).orElse(""),
         formats.money(costs.portionByWeight()),
         formats.fineMoney(costs.portionByWeight()),
@@ -123,12 +126,12 @@ record CostView(
     return new RungRow(
         rung.step().name().toLowerCase(Locale.ROOT),
         switch (rung.step()) {
-          case INVOICED -> "Invoiced";
-          case OWN_SCALE -> "Own scale";
-          case USED -> "Used at all";
-          case SERVED -> "On plates";
-          case MAINS -> "Main cuts";
-          case PORTIONS -> "Whole portions";
+          case INVOICED -> formats.say("cost.said.rung-INVOICED");
+          case OWN_SCALE -> formats.say("cost.said.rung-OWN_SCALE");
+          case USED -> formats.say("cost.said.rung-USED");
+          case SERVED -> formats.say("cost.said.rung-SERVED");
+          case MAINS -> formats.say("cost.said.rung-MAINS");
+          case PORTIONS -> formats.say("cost.said.rung-PORTIONS");
         },
         note(rung.step(), costs, formats),
         formats.mass(rung.mass()),
@@ -138,16 +141,16 @@ record CostView(
 
   private static String note(CostLadder.Step step, Optional<CostSheet> costs, Formats formats) {
     return switch (step) {
-      case INVOICED -> "what is paid for";
-      case OWN_SCALE -> "what yields are counted from";
-      case USED -> "everything but the bin";
-      case SERVED -> "main dish and second plate";
+      case INVOICED -> formats.say("cost.said.what-is-paid-for");
+      case OWN_SCALE -> formats.say("cost.said.what-yields-are-counted-from");
+      case USED -> formats.say("cost.said.everything-but-the-bin");
+      case SERVED -> formats.say("cost.said.main-dish-and-second-plate");
       case MAINS ->
           costs
               .map(c -> c.costing().credit())
               .filter(credit -> credit.isPositive())
-              .map(credit -> "after a credit of " + formats.money(credit))
-              .orElse("edible portion");
+              .map(credit -> formats.say("cost.said.after-a-credit-of", credit))
+              .orElse(formats.say("cost.said.edible-portion"));
       case PORTIONS ->
           costs
               .map(CostSheet::portions)
@@ -215,15 +218,7 @@ record CostView(
                     formats.mass(basis.mass()),
                     formats.percent(Yields.share(mains, basis)),
                     basis.knowledge() == Knowledge.ESTIMATED,
-                    how(basis.knowledge())))
+                    formats.say(basis.knowledge())))
         .toList();
-  }
-
-  private static String how(Knowledge knowledge) {
-    return switch (knowledge) {
-      case MEASURED -> "as purchased, weighed";
-      case BY_DIFFERENCE -> "by difference of weighed parts";
-      case ESTIMATED -> "estimated by the starting norm";
-    };
   }
 }

@@ -185,8 +185,7 @@ class PlanController {
         () -> {
           LotSheet sheet = sheets.get(id);
           ways.save(sheet.lot(), sheet.plan().choices(), name);
-          later.addFlashAttribute(
-              "done", "Saved. The next lot of this fish and size is planned so.");
+          later.addFlashAttribute("done", words.say("cutplan.said.saved-the-next-lot-of"));
         });
   }
 

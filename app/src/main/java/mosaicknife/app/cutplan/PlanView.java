@@ -116,14 +116,10 @@ record PlanView(
     Plate plate = source.plate(plan);
     return new Sums(
         "≈ " + plate.portions(),
-        "≈ " + minutes(plan.minutes()),
+        "≈ " + source.formats().say("cutplan.said.minutes", Math.round(plan.minutes())),
         "≈ " + formats.percent(plan.yield()),
         source.money() ? plate.whole().map(m -> "≈ " + formats.money(m)).orElse("–") : "",
         source.money() ? plate.labour().map(m -> "≈ " + formats.money(m)).orElse("–") : "");
-  }
-
-  private static String minutes(double minutes) {
-    return Math.round(minutes) + " min";
   }
 
   // ---- options --------------------------------------------------------------------------------
@@ -142,7 +138,7 @@ record PlanView(
               option,
               house
                   .filter(answer -> !houseChoice.isEmpty())
-                  .map(answer -> houseWords(option, answer))
+                  .map(answer -> houseWords(option, answer, source.formats()))
                   .orElse(""),
               own.map(Answer::reason).orElse(""),
               !houseChoice.isEmpty() && !houseChoice.equals(chosen.code()),
@@ -153,16 +149,12 @@ record PlanView(
     return rows;
   }
 
-  private static String houseWords(CuttingOption option, Answer answer) {
-    return "House: %s, because %s (%s)"
-        .formatted(
-            option
-                .find(answer.choice())
-                .map(CuttingOption.Choice::title)
-                .orElse("")
-                .toLowerCase(Locale.ROOT),
-            answer.reason(),
-            answer.by());
+  private static String houseWords(CuttingOption option, Answer answer, Formats formats) {
+    return formats.say(
+        "cutplan.said.house-answer",
+        option.find(answer.choice()).map(CuttingOption.Choice::title).orElse(""),
+        answer.reason(),
+        answer.by());
   }
 
   private static ChoiceRow choice(
@@ -194,7 +186,14 @@ record PlanView(
     return preWork(source, other).stream()
         .filter(item -> !now.contains(work(item)))
         .findFirst()
-        .map(item -> "Then: " + item.part().toLowerCase(Locale.ROOT) + ", " + first(item.what()));
+        .map(
+            item ->
+                source
+                    .formats()
+                    .say(
+                        "cutplan.said.then",
+                        item.part().toLowerCase(Locale.ROOT),
+                        first(item.what())));
   }
 
   /** The same work for another reason is the same work. */
@@ -217,16 +216,22 @@ record PlanView(
         .map(change -> change.name() + " " + signed(change.by(), formats))
         .forEach(words::add);
     choice.aims().stream()
-        .map(aim -> "goes to " + aim.purpose().title().toLowerCase(Locale.ROOT))
+        .map(aim -> formats.say("cutplan.said.goes-to", aim.purpose()))
         .forEach(words::add);
     if (difference.portions() != 0) {
       words.add(
-          "%+d portion%s"
-              .formatted(difference.portions(), Math.abs(difference.portions()) == 1 ? "" : "s")
+          formats
+              .say(
+                  "cutplan.said.portion",
+                  "%+d".formatted(difference.portions()),
+                  Math.abs(difference.portions()))
               .replace('-', '−'));
     }
     if (Math.abs(difference.minutes()) >= 0.5) {
-      words.add("%+d min".formatted(Math.round(difference.minutes())).replace('-', '−'));
+      words.add(
+          formats
+              .say("cutplan.said.min", "%+d".formatted(Math.round(difference.minutes())))
+              .replace('-', '−'));
     }
     if (source.money()) {
       difference
@@ -234,12 +239,12 @@ record PlanView(
           .filter(money -> money.rounded(RoundingMode.HALF_UP).minorUnits() != 0)
           .map(
               money ->
-                  (money.isNegative() ? "" : "+")
-                      + formats.money(money).replace('-', '−')
-                      + " a plate")
+                  formats.say(
+                      "cutplan.said.a-plate",
+                      (money.isNegative() ? "" : "+") + formats.money(money).replace('-', '−')))
           .ifPresent(words::add);
     }
-    return words.isEmpty() ? List.of("nothing else changes") : words;
+    return words.isEmpty() ? List.of(formats.say("cutplan.said.nothing-else-changes")) : words;
   }
 
   private static String signed(Mass by, Formats formats) {
@@ -273,7 +278,11 @@ record PlanView(
         part,
         mass,
         part.isStarted(),
-        source.sheet().parentOf(part).map(p -> "from " + p.name()).orElse(""),
+        source
+            .sheet()
+            .parentOf(part)
+            .map(p -> formats.say("cutplan.said.from", p.name()))
+            .orElse(""),
         usual,
         purposes,
         venue,
@@ -318,15 +327,16 @@ record PlanView(
             transfers.add(
                 new Transfer(
                     venue,
-                    rows.stream().map(PlanView::line).toList(),
+                    rows.stream().map(row -> line(row, source.formats())).toList(),
                     total(rows, source.formats()))));
     return transfers;
   }
 
-  private static String line(TileRow tile) {
+  private static String line(TileRow tile, Formats formats) {
     LotPart part = tile.part();
-    String dish = part.becomes().isEmpty() ? "" : " for " + part.becomes();
-    return part.name() + ", " + tile.mass() + dish;
+    return part.becomes().isEmpty()
+        ? part.name() + ", " + tile.mass()
+        : formats.say("cutplan.said.line-for", part.name(), tile.mass(), part.becomes());
   }
 
   private static String total(List<TileRow> rows, Formats formats) {

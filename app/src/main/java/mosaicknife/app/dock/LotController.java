@@ -9,7 +9,6 @@ import java.util.Base64;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
@@ -130,8 +129,7 @@ class LotController {
                 typed.getOrDefault("reason", ""));
             return id;
           });
-      later.addFlashAttribute(
-          "done", "Inspected: " + decision.title().toLowerCase(Locale.ROOT) + ".");
+      later.addFlashAttribute("done", words.say("dock.said.inspected", decision));
     } catch (Refusal refusal) {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
@@ -147,7 +145,7 @@ class LotController {
       @PathVariable long id, @ModelAttribute MeasureForm form, RedirectAttributes later) {
     try {
       inspections.measure(id, form.understood(formats()));
-      later.addFlashAttribute("done", "The fish are kept one by one.");
+      later.addFlashAttribute("done", words.say("dock.said.the-fish-are-kept-one"));
     } catch (Refusal refusal) {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
@@ -168,7 +166,7 @@ class LotController {
       throws IOException {
     try {
       evidence.add(id, ClientIds.of(clientId), kind, file.getOriginalFilename(), file.getBytes());
-      later.addFlashAttribute("done", "Kept with the lot.");
+      later.addFlashAttribute("done", words.say("dock.said.kept-with-the-lot"));
     } catch (Refusal refusal) {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
@@ -201,7 +199,7 @@ class LotController {
     try {
       ClaimSettler.Asked asked = form.understood(formats());
       SentTwice.survive(() -> claims.ask(id, asked));
-      later.addFlashAttribute("done", "The claim is made. Print its sheet for the supplier.");
+      later.addFlashAttribute("done", words.say("dock.said.the-claim-is-made-print"));
     } catch (Refusal | QuantityFormatException refusal) {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
         throw missing;
@@ -233,7 +231,7 @@ class LotController {
       RedirectAttributes later) {
     try {
       claims.settle(claim, version, status, ClaimForm.money(amount, formats()));
-      later.addFlashAttribute("done", "The claim is " + status.title() + ".");
+      later.addFlashAttribute("done", words.say("dock.said.claim-" + status));
     } catch (Refusal refusal) {
       later.addFlashAttribute("sentence", words.say(refusal));
     }
@@ -263,7 +261,7 @@ class LotController {
         .limit(6)
         .map(
             e ->
-                "data:image/jpeg;base64,"
+                words.say("dock.said.data-image-jpeg-base64")
                     + Base64.getEncoder()
                         .encodeToString(evidence.bytes(id, e.id(), true).content()))
         .toList();
@@ -291,7 +289,7 @@ class LotController {
               .filter(found -> !fish.isBlank())
               .orElseThrow(() -> Refusal.ofField("fish", "dock.problem.no-fish-is-called-that"));
       inspections.keepRule(species.code(), basis, Length.parse(minimum), source, day(expires));
-      later.addFlashAttribute("done", "The rule for " + species.name() + " is kept.");
+      later.addFlashAttribute("done", words.say("dock.said.rule-saved", species.name()));
     } catch (Refusal | QuantityFormatException refusal) {
       later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute(

@@ -58,25 +58,24 @@ public record OrderMatch(
     int missing = whole ? Math.max(0, line.fish() - came) : 0;
     if (!lot.species().code().equals(line.species().code())) {
       sentences.add(
-          "Substituted: %s came instead of %s."
-              .formatted(
-                  lot.species().name().toLowerCase(Locale.ROOT),
-                  line.species().name().toLowerCase(Locale.ROOT)));
+          formats.say(
+              "dock.said.substituted-came-instead-of",
+              lot.species().name().toLowerCase(Locale.ROOT),
+              line.species().name().toLowerCase(Locale.ROOT)));
     }
     if (missing > 0) {
-      sentences.add("Short by %d fish: %d of %d came.".formatted(missing, came, line.fish()));
+      sentences.add(formats.say("dock.said.short-by-fish-of-came", missing, came, line.fish()));
     }
     if (whole && came > line.fish()) {
       sentences.add(
-          "%d fish too many: %d came, %d were ordered."
-              .formatted(came - line.fish(), came, line.fish()));
+          formats.say("dock.said.fish-too-many-came-were", came - line.fish(), came, line.fish()));
     }
     if (whole && lot.state() != line.state()) {
       sentences.add(
-          "It came %s, ordered %s."
-              .formatted(
-                  lot.state().title().toLowerCase(Locale.ROOT),
-                  line.state().title().toLowerCase(Locale.ROOT)));
+          formats.say(
+              "dock.said.it-came-ordered",
+              lot.state().title().toLowerCase(Locale.ROOT),
+              line.state().title().toLowerCase(Locale.ROOT)));
     }
     if (whole) {
       size(lot, line, formats).ifPresent(sentences::add);
@@ -84,9 +83,11 @@ public record OrderMatch(
     if (withPrices && lot.price().compareTo(line.price()) > 0) {
       ExactMoney more = lot.price().times(lot.invoiced()).minus(line.price().times(lot.invoiced()));
       sentences.add(
-          "Invoiced at %s, agreed %s: %s too much."
-              .formatted(
-                  formats.price(lot.price()), formats.price(line.price()), formats.money(more)));
+          formats.say(
+              "dock.said.invoiced-at-agreed-too-much",
+              formats.price(lot.price()),
+              formats.price(line.price()),
+              formats.money(more)));
     }
     return new OrderMatch(order, line, came, sentences, missing);
   }
@@ -97,7 +98,9 @@ public record OrderMatch(
       return Optional.empty();
     }
     return Optional.of(
-        "Another size: %s each, ordered %s."
-            .formatted(formats.mass(mean), formats.range(line.grade().from(), line.grade().to())));
+        formats.say(
+            "dock.said.another-size-each-ordered",
+            formats.mass(mean),
+            formats.range(line.grade().from(), line.grade().to())));
   }
 }

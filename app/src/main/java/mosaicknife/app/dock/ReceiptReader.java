@@ -194,19 +194,19 @@ public class ReceiptReader {
         .findRefused(typed)
         .ifPresent(
             refused -> {
-              throw Refusal.ofInput(refused.why());
+              throw Refusal.ofInput("shared.problem.said", refused.why());
             });
     List<Species> found = catalogue.now().search(typed);
     if (found.size() == 1 || !found.isEmpty() && isNameOf(found.get(0), typed)) {
       return found.get(0);
     }
+    if (found.isEmpty()) {
+      throw Refusal.ofInput("dock.problem.no-fish-here-is-called", shortened(typed));
+    }
     throw Refusal.ofInput(
-        found.isEmpty()
-            ? "No fish here is called “%s”. Choose one of the list.".formatted(shortened(typed))
-            : "“%s” can be several fish: %s. Choose one."
-                .formatted(
-                    shortened(typed),
-                    String.join(", ", found.stream().limit(6).map(Species::name).toList())));
+        "dock.problem.can-be-several-fish-choose",
+        shortened(typed),
+        String.join(", ", found.stream().limit(6).map(Species::name).toList()));
   }
 
   private static boolean isNameOf(Species species, String typed) {

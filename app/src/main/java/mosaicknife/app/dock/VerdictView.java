@@ -10,7 +10,7 @@ import mosaicknife.core.safety.Freshness;
  * What the signs say, as a dial and in words.
  *
  * @param proposal what they propose
- * @param days the days left, in words
+ * @param daysLeft the days left on ice, estimated
  * @param percent the demerits in percent
  * @param needleX where the needle of the dial ends
  * @param needleY where the needle of the dial ends
@@ -18,7 +18,7 @@ import mosaicknife.core.safety.Freshness;
  */
 public record VerdictView(
     Fitness proposal,
-    String days,
+    double daysLeft,
     String percent,
     String needleX,
     String needleY,
@@ -47,7 +47,7 @@ public record VerdictView(
     double angle = Math.PI * (1 - demerits);
     return new VerdictView(
         proposal,
-        daysLeft < 0.5 ? "no days left" : "≈ %.0f days left on ice".formatted(daysLeft),
+        daysLeft,
         "%.0f %%".formatted(demerits * 100),
         number(MIDDLE_X + RADIUS * Math.cos(angle)),
         number(MIDDLE_Y - RADIUS * Math.sin(angle)),

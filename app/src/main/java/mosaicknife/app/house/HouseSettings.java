@@ -224,6 +224,6 @@ public class HouseSettings {
     return suppliers
         .findById(id)
         .map(NamedRow::toNamed)
-        .orElseThrow(() -> Refusal.ofMissing("There is no supplier " + id + "."));
+        .orElseThrow(() -> Refusal.ofMissing("house.problem.there-is-no-supplier-with", id));
   }
 }

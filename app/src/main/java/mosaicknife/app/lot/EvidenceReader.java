@@ -25,8 +25,7 @@ public final class EvidenceReader {
   private static final long MOST_PIXELS = 60_000_000;
   private static final int THUMBNAIL = 320;
   private static final int TAIL = 2048;
-  private static final String NOT_ONE =
-      "This is neither a JPEG or PNG picture nor a PDF, whatever its name says. Nothing was stored. Take a photo or choose another file.";
+  private static final String NOT_ONE = "lot.problem.this-is-not-a-jpeg";
 
   private EvidenceReader() {}
 

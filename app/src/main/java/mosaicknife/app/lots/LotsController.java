@@ -1,6 +1,6 @@
 package mosaicknife.app.lots;
 
-import java.util.Map;
+import java.util.Set;
 import mosaicknife.app.lot.LotRegister;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -11,8 +11,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class LotsController {
 
-  private static final Map<String, String> STATIONS =
-      Map.of("bench", "Bench", "plan", "Cut plan", "cost", "Cost", "uses", "Uses");
+  private static final Set<String> STATIONS = Set.of("bench", "plan", "cost", "uses");
 
   private final LotRegister lots;
 
@@ -29,8 +28,9 @@ class LotsController {
     String shown = text.length() > 80 ? text.substring(0, 80) : text;
     model.addAttribute("found", lots.search(shown, page));
     model.addAttribute("text", shown);
-    model.addAttribute("station", STATIONS.containsKey(station) ? station : "dock");
-    model.addAttribute("wanted", STATIONS.getOrDefault(station, ""));
+    boolean known = STATIONS.contains(station);
+    model.addAttribute("station", known ? station : "dock");
+    model.addAttribute("wanted", known ? station : "");
     return "lots/lots";
   }
 

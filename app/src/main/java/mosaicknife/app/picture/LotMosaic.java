@@ -20,13 +20,13 @@ public final class LotMosaic {
    */
   public static MosaicPicture of(LotSheet sheet, Size size, Formats formats) {
     String summary =
-        "Mosaic of %s: %s of %s weighed, %d of %d weights taken."
-            .formatted(
-                sheet.lot().title(),
-                formats.mass(sheet.balance().tallied()),
-                formats.mass(sheet.lot().purchased()),
-                sheet.weightsTaken(),
-                sheet.weights());
+        formats.say(
+            "picture.said.mosaic-of-of-weighed-of",
+            sheet.lot().title(),
+            formats.mass(sheet.balance().tallied()),
+            formats.mass(sheet.lot().purchased()),
+            sheet.weightsTaken(),
+            sheet.weights());
     return MosaicPicture.of(
         sheet.tiles(),
         sheet.lot().purchased(),

@@ -10,9 +10,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.lot.Decision;
 import mosaicknife.core.lot.Lot;
-import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
-import mosaicknife.core.lot.NextStep;
 import mosaicknife.core.lot.Station;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.Mass;
@@ -71,10 +69,10 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
         lot,
         LotMosaic.of(sheet, Size.SMALL, formats),
         formats.mass(lot.purchased()),
-        "%d of %d".formatted(sheet.weightsTaken(), sheet.weights()),
+        sheet.weightsTaken() + "/" + sheet.weights(),
         sheet.balance().verdict().name(),
         text(sheet.portions()),
-        words(sheet.nextStep()),
+        formats.say(sheet.nextStep()),
         link(sheet.nextStep().station(), lot.id()));
   }
 
@@ -83,17 +81,6 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
       return "–";
     }
     return (portions.isEstimated() ? "≈ " : "") + portions.count();
-  }
-
-  private static String words(NextStep step) {
-    return switch (step) {
-      case NOTHING -> "Closed";
-      case LOOK_AT_THE_TALLY -> "Look at the tally";
-      case WEIGH_ON -> "Go on weighing";
-      case START_WEIGHING -> "Start weighing";
-      case DECIDE_THE_REST -> "Decide the rest";
-      case CLOSE -> "Close the lot";
-    };
   }
 
   /** The address of a station for one lot. */
@@ -109,31 +96,31 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
       case TALLY_OVER ->
           new Pressing(
               "alarm",
-              "%s does not add up: %s over.".formatted(title, mass),
+              formats.say("today.said.does-not-add-up-over", title, mass),
               link,
-              "Look at the tally");
+              formats.say("today.said.look-at-the-tally"));
       case TALLY_SHORT ->
           new Pressing(
               "alarm",
-              "%s does not add up: %s missing.".formatted(title, mass),
+              formats.say("today.said.does-not-add-up-missing", title, mass),
               link,
-              "Look at the tally");
+              formats.say("today.said.look-at-the-tally"));
       case PURPOSE_OPEN ->
           new Pressing(
-              "open", "%s: %s".formatted(title, withoutPurpose(open.parts())), link, "Decide");
+              "open",
+              formats.say(
+                  "today.said.purpose-open",
+                  title,
+                  open.parts().get(0).name(),
+                  (long) open.parts().size() - 1),
+              link,
+              formats.say("today.said.decide"));
       case CAME_SHORT ->
           new Pressing(
               "came-short",
-              "%s came %s short of the invoice.".formatted(title, mass),
+              formats.say("today.said.came-short-of-the-invoice", title, mass),
               link,
-              "See the receipt");
+              formats.say("today.said.see-the-receipt"));
     };
-  }
-
-  private static String withoutPurpose(List<LotPart> open) {
-    String first = open.get(0).name();
-    return open.size() == 1
-        ? first + " has no purpose yet."
-        : "%s and %d more have no purpose yet.".formatted(first, open.size() - 1);
   }
 }

@@ -62,7 +62,7 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
         part,
         part.isStarted()
             ? formats.mass(part.mass())
-            : part.expected().map(formats::about).orElse("not weighed"),
+            : part.expected().map(formats::about).orElse(formats.say("use.said.not-weighed")),
         part.isStarted(),
         shown.isPositive() ? formats.percent(shown.dividedBy(sheet.lot().purchased())) : "",
         Stream.of(Purpose.values()).map(p -> choice(part, p, usual)).toList(),
@@ -70,11 +70,11 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
         part.held()
             .map(
                 held ->
-                    "until %s, %s, %s"
-                        .formatted(
-                            formats.day(held.until()),
-                            held.place(),
-                            names.getOrDefault(held.keeper(), "?")))
+                    formats.say(
+                        "use.said.until",
+                        formats.day(held.until()),
+                        held.place(),
+                        names.getOrDefault(held.keeper(), "?")))
             .orElse(""));
   }
 

@@ -41,7 +41,17 @@ public record ScaleView(
         .latest()
         .map(numbered -> of(numbered, tray, taken, formats))
         .orElse(
-            new ScaleView(0, "– – –", "", "", "gone", "no scale: type the weight", false, 0, 0, 0));
+            new ScaleView(
+                0,
+                "– – –",
+                "",
+                "",
+                "gone",
+                formats.say("weighing.said.no-scale-type-the-weight"),
+                false,
+                0,
+                0,
+                0));
   }
 
   private static ScaleView of(
@@ -52,26 +62,28 @@ public record ScaleView(
     boolean over = reading.motion() == Motion.OVERLOADED;
     return new ScaleView(
         numbered.number(),
-        over ? "too much" : text.substring(0, split),
+        over ? formats.say("weighing.said.too-much") : text.substring(0, split),
         over ? "" : text.substring(split + 1),
         reading.tare().isPositive() ? formats.mass(reading.tare()) : "",
         reading.motion().name().toLowerCase(Locale.ROOT),
-        taken ? "taken: put the next part on" : words(reading),
+        taken ? formats.say("weighing.said.taken-put-the-next-part") : words(reading, formats),
         reading.isTakeable() && !taken,
         numbered.reading().gross().milligrams(),
         numbered.reading().tare().milligrams(),
         reading.readability().milligrams());
   }
 
-  private static String words(ScaleReading reading) {
+  private static String words(ScaleReading reading, Formats formats) {
     return switch (reading.motion()) {
-      case MOVING -> "settling";
-      case OVERLOADED -> "overloaded: take something off";
+      case MOVING -> formats.say("weighing.said.settling");
+      case OVERLOADED -> formats.say("weighing.said.overloaded");
       case STEADY -> {
         if (reading.net().isPositive()) {
-          yield "steady";
+          yield formats.say("weighing.said.steady");
         }
-        yield reading.net().isNegative() ? "below zero: tare again" : "empty";
+        yield reading.net().isNegative()
+            ? formats.say("weighing.said.below-zero")
+            : formats.say("weighing.said.empty");
       }
     };
   }

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mosaicknife.app.Sentences;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.buy.PriceKeeper.Confirmed;
 import mosaicknife.app.shared.Refusal;
@@ -191,7 +192,8 @@ public class BuyPagesTest extends WithPages {
                   Refusal.class,
                   () ->
                       plans.order(ray.id(), none, Optional.empty(), tomorrow(), UUID.randomUUID()));
-          assertTrue(refusal.getMessage().contains("This candidate is gone"), refusal.getMessage());
+          assertTrue(
+              Sentences.of(refusal).contains("This candidate is gone"), Sentences.of(refusal));
         });
     assertTrue(
         page("ines", "/buy/dishes/" + ray.id() + "?profile=FUNCTION")

@@ -11,6 +11,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosaicknife.app.Sentences;
 import mosaicknife.app.buy.PriceKeeper.Past;
 import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.house.Named;
@@ -204,7 +205,7 @@ public class BuyWordsTest {
   public void aPlanThatCannotBeIsRefused(String level, String onHand, String litres, String words) {
     Refusal refusal =
         expectThrows(Refusal.class, () -> PlanWish.of("WEEKEND", "SERVICE", level, onHand, litres));
-    assertTrue(refusal.getMessage().contains(words), refusal.getMessage());
+    assertTrue(Sentences.of(refusal).contains(words), Sentences.of(refusal));
   }
 
   @Test

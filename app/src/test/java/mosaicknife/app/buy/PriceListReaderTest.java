@@ -9,6 +9,7 @@ import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
+import mosaicknife.app.Sentences;
 import mosaicknife.app.buy.PriceListReader.BadRow;
 import mosaicknife.app.buy.PriceListReader.Read;
 import mosaicknife.app.shared.Formats;
@@ -102,7 +103,7 @@ public class PriceListReaderTest {
   @Test(dataProvider = "noLists")
   public void whatIsNoListIsRefusedWithASentence(String list, String words) {
     Refusal refusal = expectThrows(Refusal.class, () -> read(list));
-    assertTrue(refusal.getMessage().contains(words), refusal.getMessage());
+    assertTrue(Sentences.of(refusal).contains(words), Sentences.of(refusal));
   }
 
   @Test

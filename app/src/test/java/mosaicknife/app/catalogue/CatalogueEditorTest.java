@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import mosaicknife.app.Sentences;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Share;
@@ -267,7 +268,7 @@ public class CatalogueEditorTest extends WithPages {
   private void refused(String file, String words) {
     long before = jdbc.sql("select count(*) from species_edit").query(Long.class).single();
     Refusal refusal = expectThrows(Refusal.class, () -> book.takeIn(file));
-    assertTrue(refusal.getMessage().contains(words), refusal.getMessage());
+    assertTrue(Sentences.of(refusal).contains(words), Sentences.of(refusal));
     assertEquals(
         jdbc.sql("select count(*) from species_edit").query(Long.class).single().longValue(),
         before,

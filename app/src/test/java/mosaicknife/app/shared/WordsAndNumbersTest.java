@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.concurrent.atomic.AtomicInteger;
+import mosaicknife.app.Sentences;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -80,7 +81,7 @@ public class WordsAndNumbersTest {
     Refusal tooLong =
         expectThrows(Refusal.class, () -> PlainText.line("x".repeat(81), 80, "note", "note"));
     assertEquals(
-        tooLong.getMessage(), "The note has 81 characters; up to 80 are kept. Shorten it.");
+        Sentences.of(tooLong), "The note has 81 characters; up to 80 are kept. Shorten it.");
     Refusal missing =
         expectThrows(Refusal.class, () -> PlainText.needed(" \n", 80, "supplier", "supplier"));
     assertEquals(missing.field(), "supplier");
