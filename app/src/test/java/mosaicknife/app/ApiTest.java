@@ -63,7 +63,7 @@ public class ApiTest extends WithDatabase {
             """)
         .andExpect(status().isUnprocessableContent())
         .andExpect(content().contentType(MediaType.APPLICATION_PROBLEM_JSON))
-        .andExpect(jsonPath("$.fields.state").value("The state is missing."))
+        .andExpect(jsonPath("$.fields.state").value("The field state is missing."))
         .andExpect(jsonPath("$.fields.purchased", containsString("“abc” is not a number")))
         .andExpect(jsonPath("$.fields.portionTarget", containsString("below zero")))
         .andExpect(jsonPath("$.fields['parts[0]']", containsString("is no part kind")))
@@ -105,7 +105,7 @@ public class ApiTest extends WithDatabase {
   public void aLotWithWrongFieldsNamesThemAll() throws Exception {
     mvc.perform(as("tobiah", json(post("/api/v1/lots"), "{\"species\":\"<script>\"}")))
         .andExpect(status().isUnprocessableContent())
-        .andExpect(jsonPath("$.detail").value("8 fields were not understood. Nothing was stored."))
+        .andExpect(jsonPath("$.detail").value("8 fields were not understood. Nothing was saved."))
         .andExpect(jsonPath("$.fields.price", containsString("No price was typed")));
     mvc.perform(
             as(

@@ -16,6 +16,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.stream.LongStream;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.Delivery;
@@ -329,8 +330,7 @@ public class LotsTest extends WithDatabase {
 
   @Test
   public void theDemoHasLotsInEveryStateOfProgress() {
-    List<LotSheet> all =
-        lots.search("", 1).lines().stream().map(line -> sheets.get(line.id())).toList();
+    List<LotSheet> all = LongStream.rangeClosed(1, 7).mapToObj(sheets::get).toList();
     assertTrue(all.stream().anyMatch(s -> s.lot().isFinished()));
     assertTrue(all.stream().anyMatch(s -> s.balance().verdict() == Verdict.OVER));
     assertTrue(all.stream().anyMatch(s -> s.balance().tallied().equals(Mass.ZERO)));

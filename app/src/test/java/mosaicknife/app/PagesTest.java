@@ -221,9 +221,9 @@ public class PagesTest extends WithDatabase {
             .andReturn()
             .getResponse()
             .getContentAsString();
-    assertContains(page, "11 things are missing or not understood");
+    assertContains(page, "11 things are missing or unclear");
     assertContains(page, "No fish here is called “&lt;script&gt;");
-    assertContains(page, "“-3” is no count of fish");
+    assertContains(page, "“-3” isn’t a whole number from 1 to 500");
     assertContains(page, "“stone” is not a unit");
     assertContains(page, "value=\"1,318 stone\"");
     assertContains(page, "The note has 6");
@@ -372,7 +372,7 @@ public class PagesTest extends WithDatabase {
     int came = page.indexOf("Lot 5 · Plaice came 36 g short of the invoice.");
     int open = page.indexOf("have no purpose yet");
     assertTrue(over > 0 && over < came && came < open, over + ", " + came + ", " + open);
-    assertContains(page, "Look at the tally");
+    assertContains(page, "Check the tally");
   }
 
   @Test
@@ -385,7 +385,7 @@ public class PagesTest extends WithDatabase {
     byte[] large = new byte[10 * 1024 * 1024];
     mvc.perform(post("/dock/receive").content(large).cookie(session("tobiah")).with(csrf()))
         .andExpect(status().isContentTooLarge())
-        .andExpect(content().string(containsString("Nothing was stored")));
+        .andExpect(content().string(containsString("Nothing was saved")));
   }
 
   @Test

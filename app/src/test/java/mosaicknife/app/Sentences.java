@@ -3,7 +3,6 @@ package mosaicknife.app;
 import java.time.ZoneOffset;
 import java.util.Currency;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.quantity.UnitSystem;
 
 /** The sentence a person reads, for tests without an application. */
@@ -16,8 +15,6 @@ public final class Sentences {
 
   /** Words why something was not done. */
   public static String of(RuntimeException problem) {
-    return problem instanceof Refusal refusal
-        ? FORMATS.say(refusal.key(), refusal.figures())
-        : problem.getMessage();
+    return FORMATS.say(problem);
   }
 }

@@ -36,7 +36,7 @@ public class CatalogueTest extends InBrowser {
     page.fill("#reason", "twenty plaice of our own");
     page.click("button:has-text('Keep it')");
     assertThat(page.locator(".notice.good")).containsText("Kept.");
-    assertThat(page.locator(".origin-note")).containsText("The house's own figures");
+    assertThat(page.locator(".origin-note")).containsText("Your own figures");
     assertThat(page.locator("#part-head")).containsText("17.5 %");
     assertThat(page.locator(".names").last()).containsText("Ines Varga: changed, twenty plaice");
 

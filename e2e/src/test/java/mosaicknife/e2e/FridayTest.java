@@ -140,7 +140,7 @@ public class FridayTest extends InBrowser {
     assertThat(page.locator(".lead")).containsText("1 rows are understood, 1 are not");
     assertThat(page.locator("td.problem")).containsText("kraken");
     page.click("button:has-text('Store 1 prices')");
-    assertThat(page.locator(".notice.good")).containsText("Stored: 1 new prices");
+    assertThat(page.locator(".notice.good")).containsText("Saved: 1 new prices");
 
     page.navigate(address("/catalogue"));
     page.locator("#query").pressSequentially("rødspæt");

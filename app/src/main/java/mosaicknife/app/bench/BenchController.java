@@ -315,6 +315,9 @@ class BenchController {
     return change(
         answer.at(id, part, fish),
         () -> {
+          if (scale.latest().isEmpty()) {
+            throw Refusal.ofInput("bench.problem.no-scale-to-tare");
+          }
           scale.tare();
           answer.keepPart();
           return words.say("bench.said.tare-taken");

@@ -14,6 +14,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
@@ -114,7 +115,21 @@ class BuyController {
       @RequestParam(defaultValue = "") String back,
       RedirectAttributes later) {
     try {
-      dishes.want(id, profile, new Demand(whole(portions), decimal(forecastError), per));
+      dishes.want(
+          id,
+          profile,
+          new Demand(
+              Typed.count(portions, 0, Demand.MOST, "portions"),
+              forecastError.isBlank()
+                  ? 0
+                  : Typed.decimal(
+                          forecastError,
+                          1,
+                          BigDecimal.ZERO,
+                          BigDecimal.valueOf(Demand.MOST),
+                          "forecastError")
+                      .doubleValue(),
+              per));
     } catch (Refusal refusal) {
       later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedPortions", portions);
@@ -124,21 +139,6 @@ class BuyController {
     later.addAttribute("profile", profile);
     later.addAttribute("per", per);
     return back.equals("all") ? "redirect:/buy" : "redirect:/buy/dishes/" + id;
-  }
-
-  private static int whole(String typed) {
-    if (!typed.strip().matches("[0-9]{1,9}") || Long.parseLong(typed.strip()) > Demand.MOST) {
-      throw Refusal.ofField("portions", "buy.problem.portions-are-a-whole-number", Demand.MOST);
-    }
-    return Integer.parseInt(typed.strip());
-  }
-
-  private static double decimal(String typed) {
-    String plain = typed.strip().isEmpty() ? "0" : typed.strip().replace(',', '.');
-    if (!plain.matches("[0-9]{1,4}(\\.[0-9])?")) {
-      throw Refusal.ofField("forecastError", "buy.problem.give-is-how-many-portions");
-    }
-    return new BigDecimal(plain).doubleValue();
   }
 
   @GetMapping("/buy/new")

@@ -10,10 +10,12 @@ import java.util.Set;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.PortionRule;
+import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -49,6 +51,7 @@ public record DishForm(
 
   private static final int LONGEST_NAME = 80;
   private static final int MOST_FISH = 20;
+  private static final BigDecimal MOST_PRICE = new BigDecimal(100_000);
   private static final BigDecimal MOST_TOLERANCE = new BigDecimal(30);
 
   /** A dish as understood. */
@@ -70,7 +73,10 @@ public record DishForm(
         dish.name(),
         "" + dish.venue().id(),
         formats.mass(dish.rule().target()),
-        "%.0f".formatted(dish.rule().tolerance() * 100),
+        BigDecimal.valueOf(dish.rule().tolerance())
+            .movePointRight(2)
+            .stripTrailingZeros()
+            .toPlainString(),
         dish.specification().name(),
         dish.whole() ? "yes" : "",
         dish.price().map(price -> price.amount().toPlainString()).orElse(""),
@@ -84,17 +90,11 @@ public record DishForm(
 
   Understood understood(Catalogue catalogue, Formats formats) {
     Mass target = MassText.parse(text(portion), formats.system().small()).mass();
-    if (target.compareTo(Mass.ofGrams(5)) < 0 || target.compareTo(Mass.ofGrams(5000)) > 0) {
-      throw Refusal.ofField("portion", "buy.problem.a-portion-weighs-5-g");
-    }
-    BigDecimal percent =
-        number(tolerance, "tolerance", "buy.problem.the-tolerance-must-be-between");
-    if (percent.compareTo(MOST_TOLERANCE) > 0) {
-      throw Refusal.ofField("tolerance", "buy.problem.a-tolerance-is-0-to");
-    }
+    Refusal.ifFound(LotRules.portion(target));
+    BigDecimal percent = Typed.percent(tolerance, BigDecimal.ZERO, MOST_TOLERANCE, "tolerance");
     return new Understood(
         PlainText.needed(name, LONGEST_NAME, "name", "name of the dish"),
-        venue(venue),
+        Typed.id(venue, "venue"),
         new PortionRule(target, percent.movePointLeft(2).doubleValue()),
         Arrays.stream(Specification.values())
             .filter(s -> s.name().equals(specification))
@@ -109,24 +109,7 @@ public record DishForm(
   private Optional<ExactMoney> price(Currency currency) {
     return text(price).isBlank()
         ? Optional.empty()
-        : Optional.of(
-            new ExactMoney(
-                number(price, "price", "buy.problem.isnt-a-price-type-figures"), currency));
-  }
-
-  private static BigDecimal number(String typed, String field, String key) {
-    String plain = text(typed).strip().replace(',', '.');
-    if (!plain.matches("[0-9]{1,5}(\\.[0-9]{1,2})?")) {
-      throw Refusal.ofField(field, key, PlainText.line(typed, 200, field, field));
-    }
-    return new BigDecimal(plain);
-  }
-
-  private static long venue(String typed) {
-    if (!text(typed).matches("[0-9]{1,18}")) {
-      throw Refusal.ofField("venue", "buy.problem.the-venue-is-missing-choose");
-    }
-    return Long.parseLong(typed);
+        : Optional.of(Typed.money(price, MOST_PRICE, currency, "price"));
   }
 
   private Set<String> species(Catalogue catalogue) {

@@ -1,7 +1,7 @@
 package mosaicknife.app.buy;
 
 import java.math.BigDecimal;
-import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
 
@@ -16,47 +16,26 @@ import mosaicknife.core.buying.Demand.Per;
  */
 public record PlanWish(ProfileName profile, Per per, double level, int onHand, double litres) {
 
-  private static final double MOST_LITRES = 500;
+  private static final BigDecimal MOST_LITRES = new BigDecimal(500);
+  private static final BigDecimal LEAST_CERTAIN = new BigDecimal(50);
+  private static final BigDecimal MOST_CERTAIN = new BigDecimal("99.9");
 
   /** Understands the parameters of a plan; what is missing takes its usual value. */
   static PlanWish of(String profile, String per, String level, String onHand, String litres) {
-    double certainty = number(level, "90", "level").doubleValue();
-    if (certainty < 50 || certainty > 99.9) {
-      throw Refusal.ofField("level", "buy.problem.a-certainty-is-50-to");
-    }
-    BigDecimal there = number(onHand, "0", "onHand");
-    if (there.compareTo(BigDecimal.valueOf(Demand.MOST)) > 0 || there.scale() > 0) {
-      throw Refusal.ofField("onHand", "buy.problem.portions-on-hand-are-a", Demand.MOST);
-    }
-    double wanted = number(litres, "0", "litres").doubleValue();
-    if (wanted > MOST_LITRES) {
-      throw Refusal.ofField("litres", "buy.problem.up-to-500-litres-of");
-    }
+    double certainty =
+        Typed.percent(or(level, "90"), LEAST_CERTAIN, MOST_CERTAIN, "level").doubleValue();
+    int there = Typed.count(or(onHand, "0"), 0, Demand.MOST, "onHand");
+    double wanted =
+        Typed.decimal(or(litres, "0"), 3, BigDecimal.ZERO, MOST_LITRES, "litres").doubleValue();
     return new PlanWish(
-        choice(ProfileName.values(), profile, ProfileName.WEEKEND),
-        choice(Per.values(), per, Per.SERVICE),
+        Typed.choice(ProfileName.values(), profile).orElse(ProfileName.WEEKEND),
+        Typed.choice(Per.values(), per).orElse(Per.SERVICE),
         certainty,
-        there.intValueExact(),
+        there,
         wanted);
   }
 
-  private static <E extends Enum<E>> E choice(E[] values, String typed, E usual) {
-    for (E value : values) {
-      if (value.name().equals(typed)) {
-        return value;
-      }
-    }
-    return usual;
-  }
-
-  private static BigDecimal number(String typed, String usual, String field) {
-    String plain = typed == null || typed.isBlank() ? usual : typed.strip().replace(',', '.');
-    if (!plain.matches("[0-9]{1,7}(\\.[0-9]{1,3})?")) {
-      throw Refusal.ofField(
-          field,
-          "buy.problem.is-no-number-from-0",
-          plain.length() > 20 ? plain.substring(0, 20) + "…" : plain);
-    }
-    return new BigDecimal(plain);
+  private static String or(String typed, String usual) {
+    return typed == null || typed.isBlank() ? usual : typed;
   }
 }

@@ -5,7 +5,6 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.UUID;
@@ -13,6 +12,7 @@ import mosaicknife.app.buy.PriceKeeper.Confirmed;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.buying.Offer;
@@ -81,20 +81,12 @@ class PriceController {
       RedirectAttributes later)
       throws IOException {
     try {
-      UUID id = prices.look(supplier, day(validOn), text(file.getBytes()));
+      UUID id = prices.look(supplier, Typed.day(validOn, "validOn"), text(file.getBytes()));
       return "redirect:/buy/prices/look/" + id;
     } catch (Refusal refusal) {
       later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedSupplier", supplier);
       return "redirect:/buy/prices";
-    }
-  }
-
-  private static LocalDate day(String typed) {
-    try {
-      return LocalDate.parse(typed.strip());
-    } catch (DateTimeException e) {
-      throw Refusal.ofField("validOn", "buy.problem.the-day-of-the-list");
     }
   }
 

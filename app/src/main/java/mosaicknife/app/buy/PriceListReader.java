@@ -153,7 +153,7 @@ final class PriceListReader {
             new BadRow(
                 row.getRecordNumber(),
                 shortened(String.join(" | ", row.toList())),
-                problem.getMessage()));
+                formats.say(problem)));
       }
     }
     return new Read(lines, bad);

@@ -2,8 +2,6 @@ package mosaicknife.app.dock;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.DateTimeException;
-import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.EnumMap;
@@ -23,6 +21,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.lot.Lot;
@@ -288,7 +287,8 @@ class LotController {
               .findFirst()
               .filter(found -> !fish.isBlank())
               .orElseThrow(() -> Refusal.ofField("fish", "dock.problem.no-fish-is-called-that"));
-      inspections.keepRule(species.code(), basis, Length.parse(minimum), source, day(expires));
+      inspections.keepRule(
+          species.code(), basis, Length.parse(minimum), source, Typed.day(expires, "expires"));
       later.addFlashAttribute("done", words.say("dock.said.rule-saved", species.name()));
     } catch (Refusal | QuantityFormatException refusal) {
       later.addFlashAttribute("sentence", words.say(refusal));
@@ -298,14 +298,6 @@ class LotController {
               Map.of("fish", fish, "minimum", minimum, "source", source, "expires", expires)));
     }
     return "redirect:/dock/rules";
-  }
-
-  private static LocalDate day(String typed) {
-    try {
-      return LocalDate.parse(typed.strip());
-    } catch (DateTimeException e) {
-      throw Refusal.ofField("expires", "dock.problem.until-when-does-the-house");
-    }
   }
 
   @PostMapping("/dock/rules/{id}/drop")

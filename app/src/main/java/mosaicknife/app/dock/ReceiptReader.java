@@ -1,7 +1,6 @@
 package mosaicknife.app.dock;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,12 +19,14 @@ import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.lot.Arrival;
 import mosaicknife.core.lot.CatchMethod;
 import mosaicknife.core.lot.Killing;
+import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.Mass;
@@ -105,7 +106,8 @@ public class ReceiptReader {
             "state",
             problems,
             () -> choice(State.values(), form.state(), "state", "state on arrival"));
-    Optional<Integer> fish = field("fish", problems, () -> fish(form.fish()));
+    Optional<Integer> fish =
+        field("fish", problems, () -> Typed.count(form.fish(), 1, LotRules.MOST_FISH, "fish"));
     Optional<Mass> invoiced = field("invoiced", problems, () -> mass(form.invoiced(), formats));
     Optional<Optional<Mass>> own =
         field(
@@ -122,10 +124,11 @@ public class ReceiptReader {
             "supplier",
             problems,
             () -> PlainText.needed(form.supplier(), 80, "supplier", "supplier"));
-    Optional<Long> venue = field("venue", problems, () -> venue(form.venue()));
+    Optional<Long> venue = field("venue", problems, () -> Typed.id(form.venue(), "venue"));
     Optional<Origin> origin =
         field("origin", problems, () -> choice(Origin.values(), form.origin(), "origin", "origin"));
-    Optional<LocalDate> landed = field("landedOn", problems, () -> date(form.landedOn()));
+    Optional<LocalDate> landed =
+        field("landedOn", problems, () -> Typed.day(form.landedOn(), "landedOn"));
     Optional<String> note =
         field("note", problems, () -> PlainText.line(form.note(), 500, "note", "note"));
     Optional<Optional<Mass>> gross =
@@ -165,9 +168,9 @@ public class ReceiptReader {
                 line(form.line()),
                 gross.orElseThrow(),
                 temperature.orElseThrow(),
-                optional(CatchMethod.values(), form.method()),
+                Typed.choice(CatchMethod.values(), form.method()),
                 area.orElseThrow(),
-                optional(Killing.values(), form.killing())));
+                Typed.choice(Killing.values(), form.killing())));
     return new Read(
         Optional.of(new Delivery(ClientIds.of(form.id()), venue.orElseThrow(), receipt)), problems);
   }
@@ -201,21 +204,16 @@ public class ReceiptReader {
       return found.get(0);
     }
     if (found.isEmpty()) {
-      throw Refusal.ofInput("dock.problem.no-fish-here-is-called", shortened(typed));
+      throw Refusal.ofInput("dock.problem.no-fish-here-is-called", Typed.shortened(typed.strip()));
     }
     throw Refusal.ofInput(
         "dock.problem.can-be-several-fish-choose",
-        shortened(typed),
+        Typed.shortened(typed.strip()),
         String.join(", ", found.stream().limit(6).map(Species::name).toList()));
   }
 
   private static boolean isNameOf(Species species, String typed) {
     return species.names().anyMatch(name -> name.equalsIgnoreCase(typed.strip()));
-  }
-
-  private static String shortened(String typed) {
-    String text = typed.strip();
-    return text.length() > 40 ? text.substring(0, 40) + "…" : text;
   }
 
   private static <E extends Enum<E>> E choice(E[] values, String typed, String field, String what) {
@@ -225,22 +223,10 @@ public class ReceiptReader {
         .orElseThrow(() -> Refusal.ofField(field, "dock.problem.the-is-missing-choose-one", what));
   }
 
-  private static <E extends Enum<E>> Optional<E> optional(E[] values, String typed) {
-    return Arrays.stream(values).filter(value -> value.name().equals(typed)).findFirst();
-  }
-
   private static OptionalLong line(String typed) {
     return typed.matches("[0-9]{1,18}")
         ? OptionalLong.of(Long.parseLong(typed))
         : OptionalLong.empty();
-  }
-
-  private static Integer fish(String typed) {
-    String text = typed.strip();
-    if (!text.matches("[0-9]{1,4}")) {
-      throw Refusal.ofInput("dock.problem.is-no-count-of-fish", shortened(typed));
-    }
-    return Integer.valueOf(text);
   }
 
   private static Mass mass(String typed, Formats formats) {
@@ -249,20 +235,5 @@ public class ReceiptReader {
 
   private static UnitPrice price(String typed, Formats formats) {
     return PriceText.parse(typed, formats.system().large(), formats.currency()).price();
-  }
-
-  private static Long venue(String typed) {
-    if (!typed.matches("[0-9]{1,18}")) {
-      throw Refusal.ofInput("dock.problem.the-venue-is-missing-choose");
-    }
-    return Long.valueOf(typed);
-  }
-
-  private static LocalDate date(String typed) {
-    try {
-      return LocalDate.parse(typed.strip());
-    } catch (DateTimeParseException e) {
-      throw Refusal.ofInput("dock.problem.the-date-of-landing-is");
-    }
   }
 }

@@ -52,8 +52,7 @@ class ApiProblems {
     ProblemDetail problem =
         problem(
             HttpStatus.UNPROCESSABLE_CONTENT,
-            "%d fields were not understood. Nothing was stored."
-                .formatted(problems.byField().size()));
+            words.say("exchange.problem.fields", (long) problems.byField().size()));
     problem.setProperty("fields", problems.byField());
     return problem;
   }
@@ -69,20 +68,17 @@ class ApiProblems {
   })
   ProblemDetail notReadable(Exception e) {
     LOG.debug("A request to the API was not readable", e);
-    return problem(
-        HttpStatus.BAD_REQUEST,
-        "The request is not what /api/v1/openapi describes. Check names and types.");
+    return problem(HttpStatus.BAD_REQUEST, words.say("exchange.problem.not-readable"));
   }
 
   @ExceptionHandler(OptimisticLockingFailureException.class)
   ProblemDetail stale() {
-    return problem(
-        HttpStatus.CONFLICT, "Somebody else changed this at the same moment. Read it again.");
+    return problem(HttpStatus.CONFLICT, words.say("DatabaseTrouble.MET_ANOTHER"));
   }
 
   @ExceptionHandler(AccessDeniedException.class)
   ProblemDetail notAllowed() {
-    return problem(HttpStatus.FORBIDDEN, "The role of this token does not include this.");
+    return problem(HttpStatus.FORBIDDEN, words.say("exchange.problem.role"));
   }
 
   @ExceptionHandler(RuntimeException.class)
@@ -90,18 +86,15 @@ class ApiProblems {
     return DatabaseTrouble.find(e).map(trouble -> database(trouble, e)).orElseGet(() -> bug(e));
   }
 
-  private static ProblemDetail database(DatabaseTrouble trouble, RuntimeException e) {
+  private ProblemDetail database(DatabaseTrouble trouble, RuntimeException e) {
     LOG.warn("{}: {}", trouble, e.getMessage());
-    return problem(trouble.status(), trouble.sentence());
+    return problem(trouble.status(), words.say(trouble));
   }
 
-  private static ProblemDetail bug(RuntimeException e) {
+  private ProblemDetail bug(RuntimeException e) {
     String mark = UUID.randomUUID().toString().substring(0, 8);
     LOG.error("Unexpected, marked {}", mark, e);
-    return problem(
-        HttpStatus.INTERNAL_SERVER_ERROR,
-        "Something went wrong here. Nothing was saved. Tell the owner the mark %s."
-            .formatted(mark));
+    return problem(HttpStatus.INTERNAL_SERVER_ERROR, words.say("shared.problem.bug", mark));
   }
 
   private static ProblemDetail problem(HttpStatus status, String detail) {

@@ -24,10 +24,9 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
+import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.breakdown.Knowledge;
-import mosaicknife.core.breakdown.LossNorm;
 import mosaicknife.core.breakdown.Node;
-import mosaicknife.core.breakdown.ScaleError;
 import mosaicknife.core.breakdown.Yields;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
@@ -93,7 +92,8 @@ class Evaluator {
       CostingMethod method) {}
 
   private static BalanceJson balance(Breakdown breakdown) {
-    Balance balance = Balance.of(breakdown, Mass.ZERO, LossNorm.STARTING, ScaleError.BENCH);
+    Balance balance =
+        Balance.of(breakdown, Mass.ZERO, HouseNorms.STARTING.loss(), HouseNorms.STARTING.scale());
     return new BalanceJson(
         balance.purchased().inGrams(),
         balance.tallied().inGrams(),
@@ -168,15 +168,18 @@ class Evaluator {
       Map<String, UnitPrice> values = new LinkedHashMap<>();
       List<Node> nodes = new ArrayList<>();
       for (int i = 0; i < Math.min(MOST_PARTS, parts.size()); i++) {
-        addPart(i, parts.get(i), currency, nodes, values);
+        if (parts.get(i) == null) {
+          problems.put("parts[%d]".formatted(i), words.say("exchange.problem.part-missing"));
+        } else {
+          addPart(i, parts.get(i), currency, nodes, values);
+        }
       }
       if (parts.size() > MOST_PARTS) {
         problems.put(
-            "parts",
-            "%d parts are too many; up to %d are evaluated.".formatted(parts.size(), MOST_PARTS));
+            "parts", words.say("exchange.problem.too-many-parts", parts.size(), MOST_PARTS));
       }
       if (nodes.stream().map(Node::id).distinct().count() < nodes.size()) {
-        problems.put("parts", "Two parts have the same id. Give each its own.");
+        problems.put("parts", words.say("exchange.problem.same-id"));
       }
       if (!problems.isEmpty()) {
         throw new FieldProblems(problems);
@@ -234,7 +237,7 @@ class Evaluator {
 
     private <T> T needed(String name, T value, T otherwise) {
       if (value == null) {
-        problems.put(name, "The %s is missing.".formatted(name));
+        problems.put(name, words.say("exchange.problem.missing", name));
         return otherwise;
       }
       return value;

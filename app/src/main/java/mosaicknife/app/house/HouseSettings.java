@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -117,18 +118,9 @@ public class HouseSettings {
         PlainText.needed(name, LONGEST_NAME, "house", "name of the house"),
         system,
         zone(zone),
-        labour(labour),
+        Typed.decimal(labour, 2, BigDecimal.ZERO, MOST_LABOUR, "labour"),
         hemisphere);
     forgetAfterCommit();
-  }
-
-  private static BigDecimal labour(String typed) {
-    String plain = typed == null ? "" : typed.strip().replace(',', '.');
-    if (!plain.matches("[0-9]{1,4}(\\.[0-9]{1,2})?")
-        || new BigDecimal(plain).compareTo(MOST_LABOUR) > 0) {
-      throw Refusal.ofField("labour", "house.problem.an-hour-of-work-costs");
-    }
-    return new BigDecimal(plain);
   }
 
   private static ZoneId zone(String typed) {

@@ -112,7 +112,7 @@ public class LotRegister {
     Plausible.question(receipt.species(), receipt.purchased(), receipt.fish())
         .ifPresent(
             question -> {
-              throw Refusal.ofField("fish", "shared.problem.said", question);
+              throw Refusal.of(question.at("fish"));
             });
     receipt
         .arrival()

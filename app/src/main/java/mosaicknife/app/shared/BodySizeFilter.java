@@ -27,6 +27,12 @@ class BodySizeFilter extends OncePerRequestFilter {
   private static final long MOST_BYTES = 512 * 1024;
   private static final long MOST_UPLOAD_BYTES = 6 * 1024 * 1024 + 64 * 1024;
 
+  private final Words words;
+
+  BodySizeFilter(Words words) {
+    this.words = words;
+  }
+
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -50,14 +56,14 @@ class BodySizeFilter extends OncePerRequestFilter {
     return type != null && type.startsWith("multipart/form-data");
   }
 
-  private static void refuse(HttpServletResponse response, boolean upload) throws IOException {
+  private void refuse(HttpServletResponse response, boolean upload) throws IOException {
     response.setStatus(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
     response.setContentType("text/plain;charset=UTF-8");
     response.setHeader("Connection", "close");
     String sentence =
         upload
-            ? "That file is too large: up to 6 MB are taken. Nothing was stored. Go back and send a smaller one."
-            : "That is too large: a form may have up to 512 KB. Nothing was stored. Go back and shorten it.";
+            ? words.say("shared.problem.too-large-file")
+            : words.say("shared.problem.too-large-form");
     response.getOutputStream().write(sentence.getBytes(StandardCharsets.UTF_8));
   }
 

@@ -112,7 +112,10 @@ final class Bundles {
             .computeIfAbsent(key, k -> new MessageFormat(pattern, locale));
     Object[] written = values.clone();
     for (int i = 0; i < written.length; i++) {
-      written[i] = written(written[i], locale, writer);
+      boolean counted = pattern.contains("{" + i + ", plural");
+      Object text = written(written[i], locale, writer);
+      // a lot number is no amount: only what the message counts stays a number
+      written[i] = text instanceof Number && !counted ? String.valueOf(text) : text;
     }
     // a format keeps state while it works; a copy is cheap beside reading the pattern again
     return ((MessageFormat) format.clone()).format(written);

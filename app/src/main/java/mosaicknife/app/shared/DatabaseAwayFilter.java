@@ -25,6 +25,12 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
 
   private static final Logger LOG = LoggerFactory.getLogger(DatabaseAwayFilter.class);
 
+  private final Words words;
+
+  DatabaseAwayFilter(Words words) {
+    this.words = words;
+  }
+
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -41,7 +47,7 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     }
   }
 
-  private static void answer(
+  private void answer(
       HttpServletRequest request, HttpServletResponse response, DatabaseTrouble trouble)
       throws IOException {
     response.reset();
@@ -56,20 +62,22 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     response.getOutputStream().write(body(request, trouble, api).getBytes(StandardCharsets.UTF_8));
   }
 
-  private static String body(HttpServletRequest request, DatabaseTrouble trouble, boolean api) {
+  private String body(HttpServletRequest request, DatabaseTrouble trouble, boolean api) {
+    // no house is needed for a sentence without figures, so none is asked for
+    String sentence = words.say(trouble);
     if (api) {
       return "{\"type\":\"about:blank\",\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
-          .formatted(
-              trouble.status().getReasonPhrase(), trouble.status().value(), trouble.sentence());
+          .formatted(trouble.status().getReasonPhrase(), trouble.status().value(), sentence);
     }
-    String notice =
-        "<p class=\"notice alarm\" role=\"alert\" id=\"problem\">" + trouble.sentence() + "</p>";
+    String notice = "<p class=\"notice alarm\" role=\"alert\" id=\"problem\">" + sentence + "</p>";
     return request.getHeader("HX-Request") != null
         ? notice
         : "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Mosaic Knife</title>"
             + "<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">"
             + "<link rel=\"stylesheet\" href=\"/ui/shared/mosaic.css\"></head><body>"
-            + "<main class=\"narrow\"><h1>That did not work</h1>"
+            + "<main class=\"narrow\"><h1>"
+            + words.say("shared.problem.that-did-not-work")
+            + "</h1>"
             + notice
             + "</main></body></html>";
   }

@@ -14,35 +14,20 @@ import org.springframework.http.HttpStatus;
  */
 public enum DatabaseTrouble {
   /** It cannot be reached, or it is going down. */
-  AWAY(
-      HttpStatus.SERVICE_UNAVAILABLE,
-      "The database did not answer. Nothing was saved. Wait a moment and try again."),
+  AWAY(HttpStatus.SERVICE_UNAVAILABLE),
   /** The same thing was saved a moment before. */
-  SAVED_ALREADY(
-      HttpStatus.CONFLICT,
-      "Something with the same name or number was saved a moment before. Nothing of yours was"
-          + " saved. Load the page again and look."),
+  SAVED_ALREADY(HttpStatus.CONFLICT),
   /** Something else still needs what was to go, or what it belongs to is gone. */
-  BELONGS_TOGETHER(
-      HttpStatus.CONFLICT,
-      "Something else belongs to this, or what it belongs to is gone. Nothing was saved. Load the"
-          + " page again and look."),
+  BELONGS_TOGETHER(HttpStatus.CONFLICT),
   /** Two changes met; one of them has to be repeated. */
-  MET_ANOTHER(
-      HttpStatus.CONFLICT,
-      "Someone else changed this at the same moment. Nothing of yours was saved. Try again."),
+  MET_ANOTHER(HttpStatus.CONFLICT),
   /** A value that the rules of the database do not allow. */
-  NOT_ALLOWED(
-      HttpStatus.UNPROCESSABLE_CONTENT,
-      "A figure or a text is outside what can be saved. Nothing was saved. Check it and try"
-          + " again.");
+  NOT_ALLOWED(HttpStatus.UNPROCESSABLE_CONTENT);
 
   private final HttpStatus status;
-  private final String sentence;
 
-  DatabaseTrouble(HttpStatus status, String sentence) {
+  DatabaseTrouble(HttpStatus status) {
     this.status = status;
-    this.sentence = sentence;
   }
 
   /**
@@ -52,15 +37,6 @@ public enum DatabaseTrouble {
    */
   public HttpStatus status() {
     return status;
-  }
-
-  /**
-   * Returns what the person is told.
-   *
-   * @return one plain sentence
-   */
-  public String sentence() {
-    return sentence;
   }
 
   /**

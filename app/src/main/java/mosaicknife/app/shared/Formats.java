@@ -225,4 +225,16 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
   public String say(Enum<?> constant) {
     return say(constant.getDeclaringClass().getSimpleName() + "." + constant.name());
   }
+
+  /**
+   * Words why something was not done.
+   *
+   * @param problem a refusal, or what a core type says of a text it could not read
+   * @return the sentence
+   */
+  public String say(RuntimeException problem) {
+    return problem instanceof Refusal refusal
+        ? say(refusal.key(), refusal.figures())
+        : problem.getMessage();
+  }
 }

@@ -49,19 +49,12 @@ class ProblemPages {
 
   @ExceptionHandler(OptimisticLockingFailureException.class)
   ModelAndView stale(HttpServletRequest request) {
-    return page(
-        request,
-        HttpStatus.CONFLICT,
-        "Somebody else changed this since the page was opened. Nothing of yours was stored. Load"
-            + " the page again and repeat it.");
+    return page(request, HttpStatus.CONFLICT, words.say("shared.problem.stale-page"));
   }
 
   @ExceptionHandler(AccessDeniedException.class)
   ModelAndView notAllowed(HttpServletRequest request) {
-    return page(
-        request,
-        HttpStatus.FORBIDDEN,
-        "Your role does not include this. Ask the owner or the sous chef.");
+    return page(request, HttpStatus.FORBIDDEN, words.say("shared.problem.no-permission"));
   }
 
   @ExceptionHandler({
@@ -70,14 +63,12 @@ class ProblemPages {
   })
   ModelAndView notUnderstood(HttpServletRequest request) {
     return page(
-        request,
-        HttpStatus.UNPROCESSABLE_CONTENT,
-        "The request was not understood. Go back, load the page again and repeat it.");
+        request, HttpStatus.UNPROCESSABLE_CONTENT, words.say("shared.problem.not-understood"));
   }
 
   @ExceptionHandler({NoResourceFoundException.class, HttpRequestMethodNotSupportedException.class})
   ModelAndView nothingHere(HttpServletRequest request) {
-    return page(request, HttpStatus.NOT_FOUND, "There is no such page. Go back to Today.");
+    return page(request, HttpStatus.NOT_FOUND, words.say("shared.problem.no-such-page"));
   }
 
   @ExceptionHandler(RuntimeException.class)
@@ -87,22 +78,16 @@ class ProblemPages {
         .orElseGet(() -> bug(problem, request));
   }
 
-  private static ModelAndView database(
+  private ModelAndView database(
       DatabaseTrouble trouble, RuntimeException problem, HttpServletRequest request) {
     LOG.warn("{} at {}: {}", trouble, request.getRequestURI(), problem.getMessage());
-    return page(request, trouble.status(), trouble.sentence());
+    return page(request, trouble.status(), words.say(trouble));
   }
 
-  private static ModelAndView bug(RuntimeException problem, HttpServletRequest request) {
+  private ModelAndView bug(RuntimeException problem, HttpServletRequest request) {
     String mark = UUID.randomUUID().toString().substring(0, 8);
     LOG.error("Unexpected, marked {}", mark, problem);
-    return page(
-        request,
-        HttpStatus.INTERNAL_SERVER_ERROR,
-        "Something went wrong here, it is not your doing. Nothing was stored. Tell the owner the"
-            + " mark "
-            + mark
-            + ".");
+    return page(request, HttpStatus.INTERNAL_SERVER_ERROR, words.say("shared.problem.bug", mark));
   }
 
   private static ModelAndView page(HttpServletRequest request, HttpStatus status, String sentence) {

@@ -1,7 +1,5 @@
 package mosaicknife.app.use;
 
-import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.house.HouseSettings;
@@ -12,6 +10,7 @@ import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
@@ -121,11 +120,7 @@ class UseController {
     if (form.until().isBlank() || place.isEmpty() || !form.keeper().matches("\\d{1,18}")) {
       return Optional.empty();
     }
-    try {
-      return Optional.of(
-          new Held(LocalDate.parse(form.until()), place, Long.parseLong(form.keeper())));
-    } catch (DateTimeParseException e) {
-      throw Refusal.ofField("until", "use.problem.is-no-date-choose-one", form.until());
-    }
+    return Optional.of(
+        new Held(Typed.day(form.until(), "until"), place, Typed.id(form.keeper(), "keeper")));
   }
 }

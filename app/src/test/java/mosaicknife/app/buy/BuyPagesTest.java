@@ -64,7 +64,7 @@ public class BuyPagesTest extends WithPages {
             "Marram Quay Fish",
             "validOn",
             LocalDate.now(clock).toString());
-    assertTrue(look.contains("Nothing is stored yet"), look);
+    assertTrue(look.contains("Nothing is saved yet"), look);
     assertTrue(look.contains("called “kraken”"), look);
     assertEquals(priceCount(), before, "a look stores no price");
     assertEquals(
@@ -74,7 +74,7 @@ public class BuyPagesTest extends WithPages {
     Matcher id = Pattern.compile("/buy/prices/look/([0-9a-f-]{36})\"").matcher(look);
     assertTrue(id.find());
     String stored = follow("ines", "/buy/prices/look/" + id.group(1));
-    assertTrue(stored.contains("Stored: 2 new prices, 0 updated."), stored);
+    assertTrue(stored.contains("Saved: 2 new prices, 0 updated."), stored);
     assertEquals(priceCount(), before + 2);
     String gone = follow("ines", "/buy/prices/look/" + id.group(1));
     assertTrue(gone.contains("confirmed or dropped already"), "a double tap stores nothing twice");
@@ -124,7 +124,7 @@ public class BuyPagesTest extends WithPages {
             "Marram Quay Fish",
             "validOn",
             LocalDate.now(clock).toString());
-    assertTrue(answer.contains("The file is no text"), answer);
+    assertTrue(answer.contains("This file isn’t text"), answer);
     String old =
         upload(
             "ines",
@@ -135,7 +135,7 @@ public class BuyPagesTest extends WithPages {
             "Marram Quay Fish",
             "validOn",
             LocalDate.now(clock).toString());
-    assertTrue(old.contains("<b>1</b> rows are understood"), "an old encoding is read: " + old);
+    assertTrue(old.contains("<b>1</b> rows are fine"), "an old encoding is read: " + old);
   }
 
   @DataProvider
@@ -192,8 +192,7 @@ public class BuyPagesTest extends WithPages {
                   Refusal.class,
                   () ->
                       plans.order(ray.id(), none, Optional.empty(), tomorrow(), UUID.randomUUID()));
-          assertTrue(
-              Sentences.of(refusal).contains("This candidate is gone"), Sentences.of(refusal));
+          assertTrue(Sentences.of(refusal).contains("This offer is gone"), Sentences.of(refusal));
         });
     assertTrue(
         page("ines", "/buy/dishes/" + ray.id() + "?profile=FUNCTION")
@@ -216,12 +215,12 @@ public class BuyPagesTest extends WithPages {
     }
     String page = page("ines", "/buy/dishes/" + hake.id() + "?profile=WEEKEND&litres=8");
     assertTrue(page.contains("Cheapest by ≈ €"), "the reason in words");
-    assertTrue(page.contains("in the house pays up to ≈ €"), "the break-even price");
-    assertTrue(page.contains("l of stock; 8 l are wanted"), "bones against stock");
-    assertTrue(page.contains("Proposed home: Fish and chips of the counter"), "the surplus");
-    assertTrue(page.contains("what eats most alike"), "substitutes");
+    assertTrue(page.contains("yourself pays up to ≈ €"), "the break-even price");
+    assertTrue(page.contains("l of stock; you want 8 l"), "bones against stock");
+    assertTrue(page.contains("They could go to: Fish and chips of the counter"), "the surplus");
+    assertTrue(page.contains("what eats most like it"), "substitutes");
     String wrong = page("ines", "/buy/dishes/" + hake.id() + "?profile=WEEKEND&level=7");
-    assertTrue(wrong.contains("A certainty is 50 to 99.9 %"), wrong);
+    assertTrue(wrong.contains("isn’t a percentage from 50 to 99.9"), wrong);
   }
 
   @Test
@@ -234,7 +233,7 @@ public class BuyPagesTest extends WithPages {
                 LocalDate.now(clock),
                 "fish;form;size;price\nmonkfish;fillet;;19\n"));
     String page = page("ines", "/buy?profile=WEEKEND");
-    assertTrue(page.contains("has passed your break-even of ≈ €"), page);
+    assertTrue(page.contains("now costs more than your break-even of ≈ €"), page);
   }
 
   @Test
@@ -296,8 +295,8 @@ public class BuyPagesTest extends WithPages {
   Object[][] badDishes() {
     return new Object[][] {
       {"", "180 g", "5", "hake", "name of the dish is missing"},
-      {"Hake soup", "9 kg", "5", "hake", "5 g to 5 kg"},
-      {"Hake soup", "180 g", "50", "hake", "0 to 30 %"},
+      {"Hake soup", "9 kg", "5", "hake", "between 5 g and 5.000 kg"},
+      {"Hake soup", "180 g", "50", "hake", "isn’t a percentage from 0 to 30"},
       {"Hake soup", "180 g", "5", "", "Which fish is it made of"},
       {"Hake soup", "180 g", "5", "qqqqqq", "No fish here is called"},
       {"Hake soup", "", "5", "hake", "No weight was typed"},
@@ -351,6 +350,6 @@ public class BuyPagesTest extends WithPages {
     assertEquals(dish("Plaice").fish(), List.of("plaice", "lemon-sole"));
     var stale = send("ines", "/buy/dishes/" + plaice.id() + "/change", fields);
     assertEquals(stale.getStatus(), 422);
-    assertTrue(stale.getContentAsString(StandardCharsets.UTF_8).contains("Somebody else changed"));
+    assertTrue(stale.getContentAsString(StandardCharsets.UTF_8).contains("Someone else changed"));
   }
 }

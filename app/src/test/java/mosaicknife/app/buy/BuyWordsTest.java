@@ -148,12 +148,11 @@ public class BuyWordsTest {
     Offer whole = offer("hake", Form.WHOLE, "1.5-2.5", "11.40");
     List<PlanView.Notice> pays =
         PlanView.of(plan(0, whole, offer("hake", Form.FILLET, "1-2", "39")), METRIC).notices();
-    assertTrue(
-        pays.get(0).sentence().startsWith("Breaking Hake, gutted, 1.5–2.5 kg in the house pays"));
+    assertTrue(pays.get(0).sentence().startsWith("Cutting Hake, gutted, 1.5–2.5 kg yourself pays"));
     List<PlanView.Notice> passed =
         PlanView.of(plan(0, whole, offer("hake", Form.FILLET, "1-2", "12")), METRIC).notices();
     assertTrue(
-        passed.get(0).sentence().contains("has passed your break-even of ≈ €"),
+        passed.get(0).sentence().contains("now costs more than your break-even of ≈ €"),
         passed.get(0).sentence());
     assertTrue(passed.get(0).alarm() && !pays.get(0).alarm());
   }
@@ -161,10 +160,11 @@ public class BuyWordsTest {
   @Test
   public void bonesAreComparedWithTheStockThatIsWanted() {
     Offer hake = offer("hake", Form.WHOLE, "1.5-2.5", "11.40");
-    String few = notice(plan(80, hake), "80 l are wanted");
-    assertTrue(few.endsWith("so more must be found."), few);
-    String over = notice(plan(2, hake), "2 l are wanted");
-    assertTrue(over.contains("are over: freeze, give to the other venue or sell"), over);
+    String few = notice(plan(80, hake), "you want 80 l");
+    assertTrue(few.endsWith("so you need more."), few);
+    String over = notice(plan(2, hake), "you want 2 l");
+    assertTrue(
+        over.contains("are over: freeze them, give them to the other venue, or sell them"), over);
     String mackerel = notice(plan(5, offer("mackerel", Form.WHOLE, "0.5-1.2", "5")), "No bones");
     assertTrue(mackerel.contains("oily or farmed"), mackerel);
   }
@@ -191,13 +191,13 @@ public class BuyWordsTest {
   @DataProvider
   Object[][] noWishes() {
     return new Object[][] {
-      {"49", "0", "0", "50 to 99.9"},
-      {"100", "0", "0", "50 to 99.9"},
-      {"often", "0", "0", "is no number"},
-      {"90", "1000000", "0", "whole number up to 5000"},
-      {"90", "2.5", "0", "whole number up to 5000"},
-      {"90", "-1", "0", "is no number"},
-      {"90", "0", "9000", "Up to 500 litres"},
+      {"49", "0", "0", "from 50 to 99.9"},
+      {"100", "0", "0", "from 50 to 99.9"},
+      {"often", "0", "0", "isn’t a percentage"},
+      {"90", "1000000", "0", "whole number from 0 to 5000"},
+      {"90", "2.5", "0", "whole number from 0 to 5000"},
+      {"90", "-1", "0", "isn’t a whole number"},
+      {"90", "0", "9000", "from 0 to 500"},
     };
   }
 

@@ -48,7 +48,7 @@ public class CatalogueEditorTest extends WithPages {
     List<SpeciesChange> history = book.history("sprat");
     assertEquals(history.get(0).who(), "Ines Varga");
     assertEquals(history.get(0).reason(), "forty sprats of our own");
-    assertTrue(page("maren", "/catalogue/fish/sprat").contains("The house's own figures."));
+    assertTrue(page("maren", "/catalogue/fish/sprat").contains("Your own figures."));
 
     people.as("ines", () -> book.backToShipped("sprat"));
     assertEquals(book.now().getSpecies("sprat"), shipped);
@@ -113,16 +113,16 @@ public class CatalogueEditorTest extends WithPages {
   @DataProvider
   Object[][] wrong() {
     return new Object[][] {
-      {"grades", "2.5-1.5", "no size grade"},
+      {"grades", "2.5-1.5", "isn’t a size grade"},
       {"grades", "", "A size grade is missing"},
-      {"season", "June to August", "season cannot be read"},
-      {"lightest", "-1", "is no number from 0"},
+      {"season", "June to August", "season can’t be read"},
+      {"lightest", "-1", "isn’t a number from 0"},
       {"lightest", "9", "from the lightest to the heaviest"},
-      {"headFrom", "abc", "is no number from 0"},
-      {"names", "SPAIN:arenque", "is no name with its region"},
-      {"skinShare", "80", "eating cannot be read"},
+      {"headFrom", "abc", "isn’t a number from 0"},
+      {"names", "SPAIN:arenque", "isn’t a name with its region"},
+      {"skinShare", "80", "eating can’t be read"},
       {"name", "", "The name is missing"},
-      {"flesh", "PINK", "is no flesh"},
+      {"flesh", "PINK", "isn’t a flesh"},
     };
   }
 
@@ -148,7 +148,7 @@ public class CatalogueEditorTest extends WithPages {
   @Test
   public void aFishThatLotsUseStaysAndOneThatNobodyUsesGoes() throws Exception {
     String refused = follow("ines", "/catalogue/fish/hake/remove");
-    assertTrue(refused.contains("Hake stays:"), refused);
+    assertTrue(refused.contains("Hake has to stay:"), refused);
     assertTrue(book.now().findSpecies("hake").isPresent());
     people.as("ines", () -> book.remove("smelt"));
     assertTrue(book.now().findSpecies("smelt").isEmpty());
@@ -241,7 +241,7 @@ public class CatalogueEditorTest extends WithPages {
             .replaceFirst(
                 "(?s)(\"code\" : \"hake\".*?)\"bodyPlan\" : \"round-bodied\"",
                 "$1\"bodyPlan\" : \"thin-skinned\"");
-    people.as("ines", () -> refused(elsewhere, "so its body plan stays"));
+    people.as("ines", () -> refused(elsewhere, "so its body plan can’t change"));
   }
 
   @Test
@@ -250,8 +250,8 @@ public class CatalogueEditorTest extends WithPages {
     people.as(
         "ines",
         () -> {
-          refused("not json", "no JSON of the published schema");
-          refused("{\"format\":\"x\",\"species\":[]}", "no catalogue of Mosaic Knife");
+          refused("not json", "isn’t JSON of the published schema");
+          refused("{\"format\":\"x\",\"species\":[]}", "isn’t a Mosaic Knife catalogue");
           refused("{\"surprise\":1}", "published schema");
           refused(
               exported.replaceFirst("\"mean\" : 0\\.\\d+", "\"mean\" : 0.9"),
@@ -308,6 +308,7 @@ public class CatalogueEditorTest extends WithPages {
     assertFalse(script.contains("<script>"), script);
     assertTrue(page("maren", "/catalogue/parts?query=bloodline").contains("has two meanings"));
     assertTrue(
-        page("maren", "/catalogue/plans/deep-bodied").contains("half of it lies in the first"));
+        page("maren", "/catalogue/plans/deep-bodied")
+            .contains("half of the weight is in the first"));
   }
 }

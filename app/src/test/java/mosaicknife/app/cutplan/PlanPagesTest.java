@@ -126,9 +126,9 @@ public class PlanPagesTest extends WithPages {
     assertEquals(options.answers(next).get("belly").reason(), "the lining is bitter");
     assertTrue(sheets.get(next).find("belly-lining").isPresent());
     String page = page("ines", "/plan/" + next);
-    assertTrue(page.contains("House: lining off, because the lining is bitter (Ines Varga)"));
+    assertTrue(page.contains("House: Lining off, because the lining is bitter (Ines Varga)"));
     choose(next, "belly", "keep");
-    assertTrue(page("ines", "/plan/" + next).contains("This lot differs."));
+    assertTrue(page("ines", "/plan/" + next).contains("This lot is different."));
     choose(lot, "belly", "keep");
     follow("ines", address, "reason", "back to what it was");
     assertEquals(send("tobiah", address, "reason", "mine").getStatus(), 403);
@@ -167,7 +167,7 @@ public class PlanPagesTest extends WithPages {
   @Test
   public void everyTileHasAFateBeforeTheFirstCutAndAnOpenOneStaysVisible() throws Exception {
     long lot = receive("hake", State.UNGUTTED, 1, "2.2");
-    assertTrue(page("ines", "/plan/" + lot).contains("tiles have no purpose yet"));
+    assertTrue(page("ines", "/plan/" + lot).contains("parts have no purpose yet"));
     follow("ines", "/plan/" + lot + "/usual");
     LotSheet planned = sheets.get(lot);
     assertTrue(planned.isPlanned());
@@ -189,7 +189,8 @@ public class PlanPagesTest extends WithPages {
     assertTrue(stale.contains("Someone else decided on Head first"), "stale");
     assertTrue(
         assign(lot, "gills", "purpose", "POT").contains("can’t go on a plate or into a pot"));
-    assertTrue(assign(lot, "frame", "purpose", "HOLD").contains("under Uses"));
+    assertTrue(
+        assign(lot, "frame", "purpose", "HOLD").contains("needs a date, a place and a person"));
     assertEquals(part(lot, "frame").purpose(), Optional.of(Purpose.POT));
   }
 

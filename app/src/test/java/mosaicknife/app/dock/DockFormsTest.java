@@ -157,10 +157,10 @@ public class DockFormsTest {
     return new Object[][] {
       {new byte[0], "is empty"},
       {new byte[EvidenceReader.MOST_BYTES + 1], "too large"},
-      {"<html></html>".getBytes(StandardCharsets.UTF_8), "neither a JPEG or PNG"},
-      {Arrays.copyOf(png, 40), "neither a JPEG or PNG"},
+      {"<html></html>".getBytes(StandardCharsets.UTF_8), "not a JPEG or PNG"},
+      {Arrays.copyOf(png, 40), "not a JPEG or PNG"},
       {huge, "60 million pixels"},
-      {picture("bmp", 10, 10), "neither a JPEG or PNG"},
+      {picture("bmp", 10, 10), "not a JPEG or PNG"},
       {"%PDF-1.4 cut".getBytes(StandardCharsets.UTF_8), "cut off"},
     };
   }

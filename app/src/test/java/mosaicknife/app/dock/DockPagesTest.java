@@ -148,7 +148,7 @@ public class DockPagesTest extends WithPages {
               expectThrows(
                   Refusal.class,
                   () -> inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, " "));
-          assertTrue(words.say(why).contains("Write why"), words.say(why));
+          assertTrue(words.say(why).contains("Write down why"), words.say(why));
           inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, "the boat iced it late");
           assertEquals(lots.get(lot).inspection().orElseThrow().reason(), "the boat iced it late");
           Refusal never =
@@ -157,7 +157,7 @@ public class DockPagesTest extends WithPages {
                   () ->
                       inspections.inspect(
                           lot, UUID.randomUUID(), all(3), Fitness.RAW, "I like it"));
-          assertTrue(words.say(never).contains("cannot be kept for raw"), words.say(never));
+          assertTrue(words.say(never).contains("can’t be marked for raw"), words.say(never));
           Map<Sign, Integer> partly = all(0);
           partly.remove(Sign.GILLS);
           Refusal missing =
@@ -196,7 +196,7 @@ public class DockPagesTest extends WithPages {
                 "sign-SMELL",
                 "0")
             .getContentAsString(StandardCharsets.UTF_8);
-    assertTrue(verdict.contains("The signs propose: refuse"), verdict);
+    assertTrue(verdict.contains("The signs say: refuse"), verdict);
     assertTrue(verdict.contains("6.8 °C at receipt"), verdict);
     assertTrue(page("maren", "/bench/" + lot[0]).contains("Keep cold"), "the bench carries it");
     String half =
@@ -216,11 +216,11 @@ public class DockPagesTest extends WithPages {
     byte[] picture = png(40, 30);
     byte[] cut = Arrays.copyOf(picture, picture.length / 3);
     return new Object[][] {
-      {"hook.jpg", "<html><script>alert(1)</script></html>", "neither a JPEG or PNG picture"},
+      {"hook.jpg", "<html><script>alert(1)</script></html>", "not a JPEG or PNG picture"},
       {"hook.jpg", "", "is empty"},
       {"bill.pdf", "%PDF-1.7 and then nothing", "The PDF is cut off"},
-      {"cut.png", new String(cut, StandardCharsets.ISO_8859_1), "neither a JPEG or PNG picture"},
-      {"anim.gif", "GIF89a.............", "neither a JPEG or PNG picture"},
+      {"cut.png", new String(cut, StandardCharsets.ISO_8859_1), "not a JPEG or PNG picture"},
+      {"anim.gif", "GIF89a.............", "not a JPEG or PNG picture"},
     };
   }
 
@@ -366,7 +366,7 @@ public class DockPagesTest extends WithPages {
     return new Object[][] {
       {"SHORT", "", "", "less came", "how much weight or money"},
       {"SHORT", "90 kg", "", "less came", "more than the lot weighs"},
-      {"SHORT", "", "-4", "less came", "is no amount of money"},
+      {"SHORT", "", "-4", "less came", "isn’t an amount of money"},
       {"SHORT", "", "0", "less came", "more than nothing"},
       {"SHORT", "", "2", "", "The reason is missing"},
       {"", "", "2", "soft", "What is the claim about"},
@@ -392,7 +392,7 @@ public class DockPagesTest extends WithPages {
             amount,
             "reason",
             reason);
-    assertTrue(page.contains(words) && page.contains("Nothing was stored."), page);
+    assertTrue(page.contains(words) && page.contains("Nothing was saved."), page);
     assertTrue(page.contains("name=\"reason\" maxlength=\"340\" value=\"" + reason + "\""), page);
     assertEquals(count("claim", 3), before);
   }
@@ -467,7 +467,7 @@ public class DockPagesTest extends WithPages {
           assertEquals(net.field(), "gross");
           Refusal many =
               expectThrows(Refusal.class, () -> receive("gurnard", 1, "40", Arrival.UNASKED));
-          assertTrue(words.say(many).contains("each is unusual for tub gurnard"));
+          assertTrue(words.say(many).contains("each is unusual for Tub gurnard"));
           long before = jdbc.sql("select count(*) from lot").query(Long.class).single();
           assertThrows(
               DataAccessException.class,
@@ -480,7 +480,7 @@ public class DockPagesTest extends WithPages {
   @Test
   public void fishAreMeasuredOneByOneAndATwoMetreGurnardIsQuestioned() throws Exception {
     String two = follow("tobiah", "/dock/6/fish", "fish", "0.984 kg 2 m", "basis", "TOTAL");
-    assertTrue(two.contains("Fish 1: A tub gurnard of 200 cm cannot be"), two);
+    assertTrue(two.contains("Fish 1: Tub gurnard can’t be 200 cm long"), two);
     assertTrue(two.contains("0.984 kg 2 m</textarea>"), "what was typed stays");
     String four =
         follow("tobiah", "/dock/6/fish", "fish", "1 kg\n1 kg\n0.9 kg\n1 kg", "basis", "TOTAL");
@@ -519,7 +519,7 @@ public class DockPagesTest extends WithPages {
             "harbour office",
             "expires",
             inAYear);
-    assertTrue(kept.contains("The rule for Pollack is kept."), kept);
+    assertTrue(kept.contains("The rule for Pollack is saved."), kept);
     assertTrue(kept.contains("30.5 cm"), kept);
     String past =
         follow(

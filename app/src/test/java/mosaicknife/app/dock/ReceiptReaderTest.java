@@ -47,8 +47,12 @@ public class ReceiptReaderTest extends WithDatabase {
         "can be several fish: Lemon sole"
       },
       {form("hake", "", "1", "1", "1", "2026-11-25"), "state", "The state on arrival is missing."},
-      {form("hake", "GUTTED", "two", "1", "1", "2026-11-25"), "fish", "“two” is no count of fish"},
-      {form("hake", "GUTTED", "99999", "1", "1", "2026-11-25"), "fish", "is no count of fish"},
+      {
+        form("hake", "GUTTED", "two", "1", "1", "2026-11-25"),
+        "fish",
+        "“two” isn’t a whole number from 1 to 500"
+      },
+      {form("hake", "GUTTED", "99999", "1", "1", "2026-11-25"), "fish", "isn’t a whole number"},
       {form("hake", "GUTTED", "1", "4.8.6", "1", "2026-11-25"), "invoiced", "is not a number"},
       {form("hake", "GUTTED", "1", "1", "1/box", "2026-11-25"), "price", "Type kg or lb."},
       {form("hake", "GUTTED", "1", "1", "1", "25/11/2026"), "landedOn", "such as 2026-11-25"},

@@ -81,7 +81,7 @@ public class WordsAndNumbersTest {
     Refusal tooLong =
         expectThrows(Refusal.class, () -> PlainText.line("x".repeat(81), 80, "note", "note"));
     assertEquals(
-        Sentences.of(tooLong), "The note has 81 characters; up to 80 are kept. Shorten it.");
+        Sentences.of(tooLong), "The note has 81 characters; only 80 are allowed. Shorten it.");
     Refusal missing =
         expectThrows(Refusal.class, () -> PlainText.needed(" \n", 80, "supplier", "supplier"));
     assertEquals(missing.field(), "supplier");

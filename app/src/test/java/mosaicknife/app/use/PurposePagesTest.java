@@ -161,7 +161,7 @@ public class PurposePagesTest extends WithDatabase {
         .apply("place", "freezer")
         .apply("keeper", String.valueOf(people.idOf("tobiah")))
         .send()
-        .andExpect(flash().attribute("sentence", containsString("has passed already")));
+        .andExpect(flash().attribute("sentence", containsString("has already passed")));
     post("frame", "HOLD")
         .apply("until", LocalDate.now(ZoneOffset.UTC).plusDays(2).toString())
         .apply("place", "freezer, shelf 2")
@@ -181,7 +181,7 @@ public class PurposePagesTest extends WithDatabase {
     post("belly", "SECOND_PLATE")
         .apply("becomes", "x".repeat(121))
         .send()
-        .andExpect(flash().attribute("sentence", containsString("up to 120 are kept")));
+        .andExpect(flash().attribute("sentence", containsString("only 120 are allowed")));
     mvc.perform(
             post("/cost/" + lot)
                 .param("version", String.valueOf(lots.get(lot).version()))

@@ -1,9 +1,9 @@
 package mosaicknife.core.safety;
 
-import java.util.Locale;
 import java.util.Optional;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 
@@ -26,15 +26,25 @@ public final class Plausible {
 
   private Plausible() {}
 
+  /** What may be questioned. */
+  public enum Question {
+    /** Longer than such a fish grows: its name, the length, the longest in centimetres. */
+    TOO_LONG,
+    /** Length and mass do not go together on one fish: both. */
+    LENGTH_AGAINST_MASS,
+    /** Far off the usual mass: its name, the mass of one, lightest and heaviest usual one. */
+    UNUSUAL_MASS
+  }
+
   /**
    * Questions the length of a fish.
    *
    * @param species the species
    * @param length its length
    * @param mass its mass, if it is known
-   * @return a sentence that questions it, or empty
+   * @return what is questioned, or empty
    */
-  public static Optional<String> question(Species species, Length length, Optional<Mass> mass) {
+  public static Optional<Finding> question(Species species, Length length, Optional<Mass> mass) {
     double centimetres = length.millimetres() / 10.0;
     double slimmest =
         species.plan().traits().contains(BodyPlan.Trait.LONG) ? SLIMMEST_LONG : SLIMMEST;
@@ -42,17 +52,14 @@ public final class Plausible {
     double longest = Math.cbrt(100 * heaviest / slimmest);
     if (centimetres > longest) {
       return Optional.of(
-          "A %s of %s cannot be: the longest would be about %.0f cm. Check the figure and its unit."
-              .formatted(species.name().toLowerCase(Locale.ROOT), length, longest));
+          Finding.of(Question.TOO_LONG, species.name(), length.toString(), Math.round(longest)));
     }
     if (mass.isEmpty()) {
       return Optional.empty();
     }
     double condition = 100 * (mass.get().milligrams() / 1000.0) / Math.pow(centimetres, 3);
     return condition < slimmest / 2 || condition > STOUTEST
-        ? Optional.of(
-            "%s and %s do not go together on one fish. Check both figures."
-                .formatted(length, mass.get()))
+        ? Optional.of(Finding.of(Question.LENGTH_AGAINST_MASS, length.toString(), mass.get()))
         : Optional.empty();
   }
 
@@ -62,20 +69,20 @@ public final class Plausible {
    * @param species the species
    * @param total the mass of all fish
    * @param fish how many there are, at least 1
-   * @return a sentence that questions it, or empty
+   * @return what is questioned, or empty
    */
-  public static Optional<String> question(Species species, Mass total, int fish) {
+  public static Optional<Finding> question(Species species, Mass total, int fish) {
     double mean = total.milligrams() / (double) fish;
     double highest = species.usualMass().highest().milligrams();
     double lowest = species.usualMass().lowest().milligrams();
     if (mean > RARE * highest || mean < lowest / (2 * RARE)) {
       return Optional.of(
-          "%.2f kg each is unusual for %s, which weighs %s to %s. Check number and weight."
-              .formatted(
-                  mean / 1e6,
-                  species.name().toLowerCase(Locale.ROOT),
-                  species.usualMass().lowest(),
-                  species.usualMass().highest()));
+          Finding.of(
+              Question.UNUSUAL_MASS,
+              species.name(),
+              Mass.ofMilligrams(Math.round(mean)),
+              species.usualMass().lowest(),
+              species.usualMass().highest()));
     }
     return Optional.empty();
   }

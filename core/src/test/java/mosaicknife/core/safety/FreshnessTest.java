@@ -13,6 +13,7 @@ import java.util.Optional;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.QuantityFormatException;
@@ -153,9 +154,10 @@ public class FreshnessTest {
   @Test
   public void questionsATwoMetreGurnard() {
     Species gurnard = CATALOGUE.getSpecies("gurnard");
-    String sentence =
+    Finding tooLong =
         Plausible.question(gurnard, Length.parse("2 m"), Optional.empty()).orElseThrow();
-    assertTrue(sentence.startsWith("A tub gurnard of 200 cm cannot be"), sentence);
+    assertEquals(tooLong.what(), Plausible.Question.TOO_LONG);
+    assertEquals(tooLong.figures().get(0), "Tub gurnard");
     assertTrue(
         Plausible.question(gurnard, Length.parse("40"), Optional.of(Mass.ofGrams(700))).isEmpty());
     assertTrue(
