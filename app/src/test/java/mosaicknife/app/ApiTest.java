@@ -114,7 +114,8 @@ public class ApiTest extends WithDatabase {
                     post("/api/v1/lots"),
                     lot(UUID.randomUUID()).replace("\"1\",\"invoiced", "\"700\",\"invoiced"))))
         .andExpect(status().isUnprocessableContent())
-        .andExpect(jsonPath("$.fields.fish", containsString("700 fish can’t be one lot")));
+        .andExpect(
+            jsonPath("$.fields.fish", containsString("“700” isn’t a whole number from 1 to 500")));
   }
 
   @Test

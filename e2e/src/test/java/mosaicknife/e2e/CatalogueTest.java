@@ -28,14 +28,14 @@ public class CatalogueTest extends InBrowser {
     assertThat(page.locator(".origin-note")).containsText("Starting estimate");
     page.click("summary:has-text('Change this fish')");
     page.fill("[name='mean-frame']", "30");
-    page.click("button:has-text('Keep it')");
+    page.click("button:has-text('Save')");
     assertThat(page.locator(".notice.alarm")).containsText("a whole fish is 100 %");
     assertThat(page.locator("[name='mean-frame']")).hasValue("30");
     page.fill("[name='mean-frame']", "20");
     page.fill("[name='mean-head']", "17.5");
     page.fill("#reason", "twenty plaice of our own");
-    page.click("button:has-text('Keep it')");
-    assertThat(page.locator(".notice.good")).containsText("Kept.");
+    page.click("button:has-text('Save')");
+    assertThat(page.locator(".notice.good")).containsText("Saved.");
     assertThat(page.locator(".origin-note")).containsText("Your own figures");
     assertThat(page.locator("#part-head")).containsText("17.5 %");
     assertThat(page.locator(".names").last()).containsText("Ines Varga: changed, twenty plaice");
@@ -98,12 +98,12 @@ public class CatalogueTest extends InBrowser {
         .setInputFiles(
             new FilePayload(
                 "hook.jpg", "image/jpeg", "<html>no</html>".getBytes(StandardCharsets.UTF_8)));
-    evidence.locator("button:has-text('Keep it')").first().click();
+    evidence.locator("button:has-text('Save')").first().click();
     assertThat(page.locator(".notice.alarm").first()).containsText("neither a JPEG or PNG");
     evidence
         .locator("input[type=file]")
         .setInputFiles(new FilePayload("hook.png", "image/png", picture()));
-    evidence.locator("button:has-text('Keep it')").first().click();
+    evidence.locator("button:has-text('Save')").first().click();
     assertThat(evidence.locator("img")).hasCount(1);
     assertEquals(bean(EvidenceFiler.class).of(7).size(), 1);
     page.navigate(address("/dock/7/passport"));
@@ -125,15 +125,15 @@ public class CatalogueTest extends InBrowser {
     page.fill("#portion", "170 g");
     assertThat(page.locator("#portion-echo")).containsText("oz");
     page.fill("#fish", "maruca\nno such fish qqq");
-    page.click("button:has-text('Keep the dish')");
+    page.click("button:has-text('Save the dish')");
     assertThat(page.locator(".notice.alarm")).containsText("No fish here is called");
     assertThat(page.locator("#name")).hasValue("Ling in cider");
     page.fill("#fish", "maruca\ncod");
-    page.click("button:has-text('Keep the dish')");
+    page.click("button:has-text('Save the dish')");
     assertThat(page).hasURL(Pattern.compile(".*/buy/dishes/\\d+"));
     assertThat(page.locator(".lead")).containsText("Made of Ling, Cod.");
     page.fill("#portions", "18");
-    page.click("form.inline-field button:has-text('Keep')");
+    page.click("form.inline-field button:has-text('Save')");
     assertThat(page.locator(".candidates li.best")).containsText("Cod, gutted");
     assertThat(page.locator("#plan")).containsText("Not on offer: Ling.");
   }

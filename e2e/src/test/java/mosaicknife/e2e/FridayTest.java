@@ -72,7 +72,7 @@ public class FridayTest extends InBrowser {
     Locator row = page.locator(".wanted tr:has-text('Hake, brown butter')");
     row.locator("[name=portions]").fill("26");
     row.locator("[name=forecastError]").fill("4");
-    row.locator("button:has-text('Keep')").click();
+    row.locator("button:has-text('Save')").click();
     assertThat(row.locator(".plate")).containsText("€");
     row.locator("a.action").click();
     assertThat(page.locator(".lead")).containsText("26 ± 4 portions per service");
@@ -113,7 +113,7 @@ public class FridayTest extends InBrowser {
     }
     assertThat(dock.locator(".dial-days")).containsText("days left on ice");
     assertThat(dock.locator("#verdict")).containsText("The signs propose: raw");
-    dock.click("button:has-text('Keep the inspection')");
+    dock.click("button:has-text('Save the inspection')");
     assertThat(dock.locator("#inspect")).containsText("Decided: raw");
     assertThat(dock.locator(".carried")).containsText("Raw: freeze first");
 
@@ -176,10 +176,10 @@ public class FridayTest extends InBrowser {
     one.navigate(address("/buy/orders/" + draft.id()));
     other.navigate(address("/buy/orders/" + draft.id()));
     one.fill("#note", "ring before you sail");
-    one.click("button:has-text('Keep')");
+    one.click("button:has-text('Save')");
     assertThat(one.locator(".lead")).containsText("ring before you sail");
     other.fill("#note", "small ones please");
-    other.click("button:has-text('Keep')");
+    other.click("button:has-text('Save')");
     assertThat(other.locator(".notice.alarm")).containsText("Somebody else changed this order");
     assertThat(other.locator("#note")).hasValue("small ones please");
   }

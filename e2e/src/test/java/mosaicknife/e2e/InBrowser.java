@@ -66,16 +66,23 @@ abstract class InBrowser {
   }
 
   private void startApplication(int wantedPort) {
-    app =
-        SpringApplication.run(
-            MosaicKnifeApplication.class,
-            "--server.port=" + wantedPort,
-            "--spring.datasource.url=" + url,
-            "--spring.datasource.username=" + TestDatabase.user(),
-            "--spring.datasource.password=" + TestDatabase.password(),
-            "--mosaic.demo=" + withDemo(),
-            "--mosaic.scale.stand-in=" + withDemo());
-    port = Integer.parseInt(app.getEnvironment().getProperty("local.server.port", "0"));
+    app = run(wantedPort);
+    port = portOf(app);
+  }
+
+  private static int portOf(ConfigurableApplicationContext instance) {
+    return Integer.parseInt(instance.getEnvironment().getProperty("local.server.port", "0"));
+  }
+
+  private ConfigurableApplicationContext run(int wantedPort) {
+    return SpringApplication.run(
+        MosaicKnifeApplication.class,
+        "--server.port=" + wantedPort,
+        "--spring.datasource.url=" + url,
+        "--spring.datasource.username=" + TestDatabase.user(),
+        "--spring.datasource.password=" + TestDatabase.password(),
+        "--mosaic.demo=" + withDemo(),
+        "--mosaic.scale.stand-in=" + withDemo());
   }
 
   /** Stops the application and starts it again on the same database and port. */
@@ -124,26 +131,23 @@ abstract class InBrowser {
     return page;
   }
 
-  /** Takes a typed weight on one page and returns after how many ms another page shows it. */
-  static long millisUntilSeen(Page from, Page to, String weight) {
-    String part = from.locator("#next-part b").textContent();
-    from.fill("#typed", weight);
-    to.evaluate(
-        """
-        ([part, weight]) => { window.seenAt = 0; const look = () => {
-            const row = Array.from(document.querySelectorAll('.tally tbody tr')).find(r => r.textContent.includes(part));
-            if (row && row.querySelector('.weight').textContent.includes(weight)) window.seenAt = Date.now(); };
-          new MutationObserver(look).observe(document.getElementById('bench-page'), { subtree: true, childList: true, characterData: true }); }
-        """,
-        List.of(part, weight));
-    double taken =
-        ((Number)
-                from.evaluate(
-                    "() => { document.getElementById('take-typed').click(); return Date.now(); }"))
-            .doubleValue();
-    to.waitForFunction("() => window.seenAt > 0");
-    double seen = ((Number) to.evaluate("() => window.seenAt")).doubleValue();
-    return Math.round(seen - taken);
+  /** A second instance of the application on the same database. */
+  final class Another implements AutoCloseable {
+
+    private final ConfigurableApplicationContext second = run(0);
+
+    String address(String path) {
+      return "http://127.0.0.1:" + portOf(second) + path;
+    }
+
+    @Override
+    public void close() {
+      second.close();
+    }
+  }
+
+  Another another() {
+    return new Another();
   }
 
   Page signedIn(String name) {

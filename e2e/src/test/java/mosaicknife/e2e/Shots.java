@@ -32,7 +32,8 @@ public class Shots extends InBrowser {
     take(light, "plan-flatfish", "/plan/5");
     take(light, "plan-loin", "/plan/7");
     take(light, "cost", "/cost/1");
-    take(light, "second-life", "/uses/2");
+    take(light, "uses", "/uses/2");
+    take(light, "lots", "/lots");
 
     Page dim = tablet(1280, 800, ColorScheme.DARK);
     signIn(dim, "tobiah");

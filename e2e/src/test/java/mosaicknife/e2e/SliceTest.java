@@ -4,20 +4,32 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.testng.Assert.assertEquals;
 
 import com.microsoft.playwright.Page;
-import java.math.RoundingMode;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Pattern;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.breakdown.Balance.Verdict;
-import mosaicknife.core.cost.CostSheet;
-import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.LotSheet;
-import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
 
 /** The whole slice, from the door of the van to the cost of a plate, and over a restart. */
 public class SliceTest extends InBrowser {
+
+  /** A gutted hake of 4.859 kg; 13 g are lost. */
+  private static final Map<String, String> WEIGHTS = weights();
+
+  private static Map<String, String> weights() {
+    Map<String, String> weights = new LinkedHashMap<>();
+    weights.put("Fins and tail", "119 g");
+    weights.put("Gills", "65 g");
+    weights.put("Head", "1.015 kg");
+    weights.put("Collars", "227 g");
+    weights.put("Left fillet", "1.310 kg");
+    weights.put("Right fillet", "1.300 kg");
+    weights.put("Belly flaps", "184 g");
+    weights.put("Frame", "626 g");
+    return weights;
+  }
 
   @Test
   public void fromTheDockToTheCostOfAPlateAndOverARestart() {
@@ -25,9 +37,8 @@ public class SliceTest extends InBrowser {
     long lot = receive(page);
     page.click("text=To the bench");
 
-    for (int weighed = 0; weighed < 8; weighed++) {
-      putOnAndTake(page, weighed);
-    }
+    putOnTheScaleAndTakeBack(page);
+    WEIGHTS.forEach((part, weight) -> type(page, part, weight));
     assertThat(page.locator(".verdict.closed")).containsText("It adds up.");
     LotSheet sheet = bean(LotSheets.class).get(lot);
     assertEquals(sheet.balance().verdict(), Verdict.CLOSED);
@@ -38,16 +49,17 @@ public class SliceTest extends InBrowser {
     assertThat(page.locator(".letter-button[aria-pressed=true]")).hasCount(8);
 
     page.click(".strip a:has-text('Cost')");
-    CostSheet costs = costs(lot, CostingMethod.ALL_ON_THE_MAINS, 180);
-    assertEquals(
-        exact(page, "#portion-by-count"), "€" + four(costs.portionByCount().orElseThrow()));
-    assertEquals(exact(page, "#portion-by-weight"), "€" + four(costs.portionByWeight()));
+    // by hand: 4.860 kg x 11.40 = 55.404; 1310 g and 1300 g give 7 + 7 plates of 180 g;
+    // 55.404 / 14 = 3.9574, 55.404 / 2.610 x 0.180 = 3.8210
+    assertEquals(exact(page, "#portion-by-count"), "€3.9574");
+    assertEquals(exact(page, "#portion-by-weight"), "€3.8210");
 
-    page.fill("#portion", "165");
+    page.fill("#portion", "160");
     page.click("button:has-text('Work it out')");
-    assertThat(page.locator(".figure-note")).containsText("165 g");
-    costs = costs(lot, CostingMethod.ALL_ON_THE_MAINS, 165);
-    assertThat(page.locator(".figure-note")).containsText(costs.portions().count() + " whole");
+    // 8 + 8 plates of 160 g; 55.404 / 16 = 3.46275
+    assertThat(page.locator(".figure-note")).containsText("160 g");
+    assertThat(page.locator(".figure-note")).containsText("16 whole");
+    assertEquals(exact(page, "#portion-by-count"), "€3.4628");
 
     String before = exact(page, "#portion-by-count");
     restart();
@@ -80,29 +92,27 @@ public class SliceTest extends InBrowser {
     return new Page.CheckOptions().setForce(true);
   }
 
-  private static void putOnAndTake(Page page, int weighedBefore) {
-    if (!page.locator("#stand-in[open]").isVisible()) {
-      page.click("#stand-in summary");
-    }
+  private static void putOnTheScaleAndTakeBack(Page page) {
+    page.click("#stand-in summary");
     page.click("#stand-in button[value=put]");
-    // what was on the scale before is taken, so the button wakes only when the new part stands
-    // still
     assertThat(page.locator("#take-button")).isEnabled();
     assertThat(page.locator("#live-words")).hasText("steady");
     page.click("#take-button");
-    assertThat(page.locator(".tally tr.weighed")).hasCount(weighedBefore + 1);
+    assertThat(page.locator(".tally tr.weighed")).hasCount(1);
     assertThat(page.locator("#said")).hasText(Pattern.compile(".* taken\\."));
+    page.click("#stand-in button[value=off]");
+    page.locator("#main").focus();
+    page.keyboard().press("z");
+    assertThat(page.locator(".tally tr.weighed")).hasCount(0);
   }
 
-  private CostSheet costs(long lot, CostingMethod option, int portion) {
-    LotSheet sheet = bean(LotSheets.class).get(lot);
-    return CostSheet.of(
-            option, sheet.breakdown(), sheet.lot().cost(), Map.of(), Mass.ofGrams(portion))
-        .orElseThrow();
-  }
-
-  private static String four(ExactMoney money) {
-    return money.amount().setScale(4, RoundingMode.HALF_UP).toPlainString();
+  private static void type(Page page, String part, String weight) {
+    page.click(".tally a:has-text('" + part + "')");
+    assertThat(page.locator("#next-part b")).hasText(part);
+    page.fill("#typed", weight);
+    page.click("#take-typed");
+    assertThat(page.locator(".tally tr:has-text('" + part + "') .weight")).not().hasText("");
+    assertThat(page.locator("#said")).hasText(Pattern.compile(part + " .* taken\\."));
   }
 
   private static String exact(Page page, String figure) {

@@ -14,6 +14,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.core.craft.Drift;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Opinions;
+import mosaicknife.core.lot.Opinions.MainCut;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -46,46 +47,52 @@ public class Shift {
     this.clock = clock;
   }
 
-  private record Hands(long person, String species) {}
+  private record Hands(long person, String species, long lot) {}
 
-  private record Kept(Optional<Drift> drift, Instant at) {}
+  private record Kept(List<MainCut> cuts, Instant at) {}
 
   /**
-   * Whether the cuts of this person get lighter; empty where there are too few to tell. It reads
-   * many lots, so it is looked at anew only now and then: a knife does not get dull in seconds.
+   * Whether the cuts of this person get lighter; empty where there are too few to tell. The lot on
+   * the board is read as it is; the other lots of the shift only now and then, as they are at rest.
    *
    * @param sheet the lot on the board
    * @return the drift, or empty
    */
   @Transactional(readOnly = true)
   public Optional<Drift> drift(LotSheet sheet) {
-    Hands hands = new Hands(current.get().id(), sheet.lot().species().code());
+    long person = current.get().id();
+    List<MainCut> cuts = new ArrayList<>(Opinions.mainCuts(sheet, person));
+    Instant since = clock.instant().minus(LENGTH);
+    cuts.removeIf(cut -> cut.at().isBefore(since));
+    if (!cuts.isEmpty()) {
+      cuts.addAll(elsewhere(sheet, person));
+    }
+    return Opinions.drift(cuts);
+  }
+
+  private List<MainCut> elsewhere(LotSheet sheet, long person) {
+    Hands hands = new Hands(person, sheet.lot().species().code(), sheet.lot().id());
     Kept known = kept.get(hands);
     Instant now = clock.instant();
     if (known == null || known.at().plus(ANEW).isBefore(now)) {
       if (kept.size() >= MOST_KEPT) {
         kept.clear();
       }
-      known = new Kept(look(sheet), now);
+      known = new Kept(look(hands), now);
       kept.put(hands, known);
     }
-    return known.drift();
+    return known.cuts();
   }
 
-  private Optional<Drift> look(LotSheet sheet) {
-    long person = current.get().id();
+  private List<MainCut> look(Hands hands) {
     Instant since = clock.instant().minus(LENGTH);
-    List<String> kinds = catalogue.now().mainKinds();
-    if (weighings.countMainCutsOf(person, since, kinds) < Drift.FEWEST) {
-      return Optional.empty();
-    }
-    List<LotSheet> looked = new ArrayList<>(List.of(sheet));
-    weighings.lotsOfMainCutsOf(person, since, kinds).stream()
-        .filter(lot -> lot != sheet.lot().id())
+    return weighings.lotsOfMainCutsOf(hands.person(), since, catalogue.now().mainKinds()).stream()
+        .filter(lot -> lot != hands.lot())
         .sorted(Comparator.reverseOrder())
         .limit(MOST_LOTS)
         .map(sheets::get)
-        .forEach(looked::add);
-    return Opinions.drift(looked, sheet.lot().species().code(), person);
+        .filter(sheet -> sheet.lot().species().code().equals(hands.species()))
+        .flatMap(sheet -> Opinions.mainCuts(sheet, hands.person()).stream())
+        .toList();
   }
 }

@@ -102,9 +102,6 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
   Optional<WeighingEntity> findLastOf(long lotId, long person);
 
   /** How many main cuts a person weighed since a moment. */
-  @Query("select count(w) " + MAIN_CUTS_OF)
-  long countMainCutsOf(long person, Instant since, Collection<String> kinds);
-
   /** The lots they are of. */
   @Query("select distinct p.lotId " + MAIN_CUTS_OF)
   List<Long> lotsOfMainCutsOf(long person, Instant since, Collection<String> kinds);

@@ -146,7 +146,7 @@ public class BuyPagesTest extends WithPages {
       {"many", "0", "whole number from 0 to 5000"},
       {"", "0", "whole number from 0 to 5000"},
       {"24.5", "0", "whole number from 0 to 5000"},
-      {"24", "lots", "how many portions the number may be off"},
+      {"24", "lots", "isn’t a number from 0 to 5000"},
       {"<script>", "0", "whole number from 0 to 5000"},
     };
   }

@@ -1,11 +1,11 @@
 package mosaicknife.core.lot;
 
 import java.math.RoundingMode;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.craft.Drift;
 import mosaicknife.core.craft.Pace;
@@ -63,40 +63,48 @@ public final class Opinions {
   }
 
   /**
-   * Returns whether the main cuts one person took of a species get lighter over several lots.
+   * A main cut one person took off one fish.
    *
-   * @param sheets the lots, in any order; those of other species are left out
-   * @param species the code of the species
+   * @param at when it was weighed
+   * @param overNorm its mass over what the lot expects of one fish, above 0
+   */
+  public record MainCut(Instant at, double overNorm) {}
+
+  /**
+   * The main cuts a person took, fish by fish; weighings of a whole lot together say nothing.
+   *
+   * @param sheet the lot
    * @param person the number of the person
+   * @return the cuts, in the order of the parts
+   */
+  public static List<MainCut> mainCuts(LotSheet sheet, long person) {
+    Fraction fish = Fraction.of(sheet.lot().fish(), 1);
+    List<MainCut> cuts = new ArrayList<>();
+    for (LotPart part : sheet.parts()) {
+      Optional<Mass> expected = part.expected().filter(Mass::isPositive);
+      if (expected.isEmpty()
+          || sheet.planned(part.slot()).filter(p -> p.slot().isMain()).isEmpty()) {
+        continue;
+      }
+      for (Weighing taken : part.taken()) {
+        if (taken.by().id() == person && taken.fish() != 0) {
+          Fraction share = taken.mass().dividedBy(expected.get());
+          cuts.add(new MainCut(taken.at(), share.multipliedBy(fish).toDouble()));
+        }
+      }
+    }
+    return cuts;
+  }
+
+  /**
+   * Whether the main cuts of one person get lighter over a shift.
+   *
+   * @param cuts cuts of one species, in any order
    * @return the drift; empty where there is none or too few cuts to tell
    */
-  public static Optional<Drift> drift(List<LotSheet> sheets, String species, long person) {
+  public static Optional<Drift> drift(List<MainCut> cuts) {
     return Drift.in(
-        sheets.stream()
-            .filter(sheet -> sheet.lot().species().code().equals(species))
-            .flatMap(sheet -> cuts(sheet, person))
-            .sorted(Comparator.comparing(cut -> cut.taken().at()))
-            .map(Cut::overNorm)
-            .toList());
-  }
-
-  private record Cut(Weighing taken, Mass expected, int fish) {
-
-    private double overNorm() {
-      return taken.mass().dividedBy(expected).multipliedBy(Fraction.of(fish, 1)).toDouble();
-    }
-  }
-
-  private static Stream<Cut> cuts(LotSheet sheet, long person) {
-    int fish = sheet.lot().fish();
-    return sheet.parts().stream()
-        .filter(part -> sheet.planned(part.slot()).filter(p -> p.slot().isMain()).isPresent())
-        .filter(part -> part.expected().filter(Mass::isPositive).isPresent())
-        .flatMap(
-            part ->
-                part.taken().stream()
-                    .filter(taken -> taken.by().id() == person && taken.fish() != 0)
-                    .map(taken -> new Cut(taken, part.expected().orElseThrow(), fish)));
+        cuts.stream().sorted(Comparator.comparing(MainCut::at)).map(MainCut::overNorm).toList());
   }
 
   /**
@@ -106,7 +114,7 @@ public final class Opinions {
    * @param opened when work on it began, if that is known
    * @return the pace
    */
-  public static Pace pace(LotSheet sheet, Optional<java.time.Instant> opened) {
+  public static Pace pace(LotSheet sheet, Optional<Instant> opened) {
     return Pace.of(
         sheet.parts().stream()
             .flatMap(
