@@ -84,7 +84,7 @@ public class PlanningBench {
                 State.GUTTED,
                 grade,
                 Form.WHOLE,
-                UnitPrice.perKilogram(ExactMoney.of(price, EUR)),
+                UnitPrice.ofPerKilogram(price, EUR),
                 "Grey Skerry Landings"));
       }
     }
