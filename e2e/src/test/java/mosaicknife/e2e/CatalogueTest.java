@@ -41,7 +41,7 @@ public class CatalogueTest extends InBrowser {
     assertThat(page.locator(".names").last()).containsText("Ines Varga: changed, twenty plaice");
 
     page.click("summary:has-text('Change this fish')");
-    page.click("button:has-text('Back to the shipped fish')");
+    page.click("button:has-text('Back to the original')");
     assertThat(page.locator("#part-head")).containsText("15.5 %");
     page.click("summary:has-text('Change this fish')");
     page.click("button:has-text('Take it out of the catalogue')");
@@ -68,7 +68,7 @@ public class CatalogueTest extends InBrowser {
         "#file",
         new FilePayload(
             "catalogue.json", "application/json", content.getBytes(StandardCharsets.UTF_8)));
-    page.click("button:has-text('Read it')");
+    page.click("button:has-text('Import')");
   }
 
   @Test
@@ -99,7 +99,7 @@ public class CatalogueTest extends InBrowser {
             new FilePayload(
                 "hook.jpg", "image/jpeg", "<html>no</html>".getBytes(StandardCharsets.UTF_8)));
     evidence.locator("button:has-text('Save')").first().click();
-    assertThat(page.locator(".notice.alarm").first()).containsText("neither a JPEG or PNG");
+    assertThat(page.locator(".notice.alarm").first()).containsText("not a JPEG or PNG");
     evidence
         .locator("input[type=file]")
         .setInputFiles(new FilePayload("hook.png", "image/png", picture()));

@@ -1,0 +1,188 @@
+package mosaicknife.core.lot;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Sign;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class LotRulesTest {
+
+  private static final LocalDate TODAY = TestLot.TODAY;
+
+  private static Optional<Enum<?>> what(Optional<Finding> finding) {
+    return finding.map(Finding::what);
+  }
+
+  private static Receipt hake(int fish, String invoiced, String own) {
+    return new TestLot("hake", State.GUTTED, fish, invoiced, own).receipt();
+  }
+
+  @DataProvider
+  Object[][] deliveries() {
+    return new Object[][] {
+      {hake(1, "4.860", ""), TODAY, null},
+      {hake(500, "900", ""), TODAY, null},
+      {hake(501, "900", ""), TODAY, LotProblem.FISH_COUNT},
+      {hake(1, "4.860", ""), TODAY.minusDays(1), LotProblem.LANDED_LATER},
+      {hake(1, "4.860", ""), TODAY.plusDays(30), null},
+      {hake(1, "4.860", ""), TODAY.plusDays(31), LotProblem.LANDED_LONG_AGO},
+      {hake(1, "4.860", "2.430"), TODAY, null},
+      {hake(1, "4.860", "2.429"), TODAY, LotProblem.SCALES_APART},
+      {hake(1, "4.860", "9.721"), TODAY, LotProblem.SCALES_APART},
+    };
+  }
+
+  @Test(dataProvider = "deliveries")
+  public void aDeliveryThatCannotBeIsNamed(Receipt receipt, LocalDate today, LotProblem expected) {
+    assertEquals(what(LotRules.problem(receipt, today)), Optional.ofNullable(expected));
+  }
+
+  @Test
+  public void oneHundredthLessIsDripAndMoreIsAShortDelivery() {
+    assertFalse(hake(1, "5.000", "4.950").isShortDelivery(), "50 g of 5 kg");
+    assertTrue(hake(1, "5.000", "4.949").isShortDelivery());
+    assertFalse(hake(1, "5.000", "").isShortDelivery(), "silence where nothing was weighed");
+    assertEquals(hake(1, "5.000", "4.800").shortfall(), Optional.of(Mass.ofGrams(200)));
+    // 0.2 kg at 10.00
+    assertEquals(
+        hake(1, "5.000", "4.800").shortfallWorth().orElseThrow().amount().doubleValue(), 2.0, 1e-9);
+  }
+
+  @DataProvider
+  Object[][] weights() {
+    return new Object[][] {
+      {1_999, LotProblem.PART_TOO_LIGHT},
+      {2_000, null},
+      {4_860_000, null},
+      {4_860_001, LotProblem.PART_ABOVE_LOT},
+    };
+  }
+
+  @Test(dataProvider = "weights")
+  public void aPartWeighsAtLeastTwoGramsAndAtMostTheLot(long milligrams, LotProblem expected) {
+    assertEquals(
+        what(LotRules.weight("Head", Mass.ofMilligrams(milligrams), Mass.ofGrams(4860))),
+        Optional.ofNullable(expected));
+  }
+
+  @Test
+  public void piecesAreNotHeavierThanWhatTheyAreCutFrom() {
+    Mass whole = Mass.ofGrams(1310);
+    assertEquals(
+        LotRules.inside("Left fillet", whole, Mass.ofGrams(1200), Mass.ofGrams(110)),
+        Optional.empty());
+    Finding finding =
+        LotRules.inside("Left fillet", whole, Mass.ofGrams(1200), Mass.ofGrams(111)).orElseThrow();
+    assertEquals(finding.what(), LotProblem.PIECES_ABOVE_PART);
+    assertEquals(finding.figures(), List.of("Left fillet", Mass.ofGrams(1311), whole));
+    assertEquals(
+        LotRules.inside("Left fillet", Mass.ZERO, Mass.ofGrams(1200), Mass.ofGrams(900)),
+        Optional.empty(),
+        "a part that was never weighed whole limits nothing");
+  }
+
+  @Test
+  public void allTogetherAndFishByFishDoNotMix() {
+    assertEquals(LotRules.fish(7, 3, "Head", 3, List.of(1, 2)), Optional.empty());
+    assertEquals(LotRules.fish(7, 3, "Head", 0, List.of()), Optional.empty());
+    assertEquals(LotRules.fish(7, 3, "Head", 0, List.of(0)), Optional.empty(), "corrected");
+    assertEquals(
+        what(LotRules.fish(7, 3, "Head", 4, List.of())), Optional.of(LotProblem.NO_SUCH_FISH));
+    assertEquals(
+        what(LotRules.fish(7, 3, "Head", -1, List.of())), Optional.of(LotProblem.NO_SUCH_FISH));
+    assertEquals(
+        what(LotRules.fish(7, 3, "Head", 0, List.of(2))),
+        Optional.of(LotProblem.WEIGHED_FISH_BY_FISH));
+    assertEquals(
+        what(LotRules.fish(7, 3, "Head", 2, List.of(0))), Optional.of(LotProblem.WEIGHED_TOGETHER));
+  }
+
+  @Test
+  public void aPortionIsFiveGramsToFiveKilograms() {
+    assertEquals(LotRules.portion(Mass.ofGrams(5)), Optional.empty());
+    assertEquals(LotRules.portion(Mass.ofGrams(5000)), Optional.empty());
+    assertEquals(what(LotRules.portion(Mass.ofGrams(4))), Optional.of(LotProblem.PORTION_RANGE));
+    assertEquals(what(LotRules.portion(Mass.ofGrams(5001))), Optional.of(LotProblem.PORTION_RANGE));
+  }
+
+  @Test
+  public void gillsAreForNoStockAndHoldingNeedsAPlaceAndADayToCome() {
+    LotSheet sheet = new TestLot("hake", State.GUTTED, 1, "4.860", "").sheet();
+    Part gills = sheet.find("gills").orElseThrow().part();
+    Part head = sheet.find("head").orElseThrow().part();
+    assertEquals(
+        what(LotRules.purpose(gills, Purpose.POT, Optional.empty(), TODAY)),
+        Optional.of(LotProblem.NO_USE));
+    assertEquals(LotRules.purpose(head, Purpose.POT, Optional.empty(), TODAY), Optional.empty());
+    assertEquals(
+        what(LotRules.purpose(head, Purpose.HOLD, Optional.empty(), TODAY)),
+        Optional.of(LotProblem.HELD_WITHOUT_PLACE));
+    assertEquals(
+        LotRules.purpose(head, Purpose.HOLD, Optional.of(new Held(TODAY, "freezer", 1)), TODAY),
+        Optional.empty());
+    Held yesterday = new Held(TODAY.minusDays(1), "freezer", 1);
+    assertEquals(
+        what(LotRules.purpose(head, Purpose.HOLD, Optional.of(yesterday), TODAY)),
+        Optional.of(LotProblem.HELD_PAST));
+  }
+
+  @Test
+  public void claimsAskForNoMoreThanTheLotCost() {
+    Receipt receipt = hake(1, "5.000", "");
+    Optional<Mass> gap = Optional.of(Mass.ofGrams(300));
+    Optional<ExactMoney> asked = LotRules.claimed(receipt, gap, Optional.empty());
+    assertEquals(asked.orElseThrow().amount().doubleValue(), 3.0, 1e-9, "0.3 kg at 10.00");
+    Optional<ExactMoney> named = Optional.of(money("12.00"));
+    assertEquals(LotRules.claimed(receipt, gap, named), named, "what was named goes before");
+    assertEquals(LotRules.claim(receipt, gap, asked, money("47.00")), Optional.empty());
+    assertEquals(
+        what(LotRules.claim(receipt, gap, asked, money("47.01"))),
+        Optional.of(LotProblem.CLAIMS_ABOVE_COST));
+    assertEquals(
+        what(LotRules.claim(receipt, Optional.of(Mass.ofGrams(5001)), asked, money("0"))),
+        Optional.of(LotProblem.CLAIM_ABOVE_LOT));
+    assertEquals(
+        what(LotRules.claim(receipt, Optional.empty(), Optional.empty(), money("0"))),
+        Optional.of(LotProblem.CLAIM_WITHOUT_FIGURE));
+    assertEquals(
+        what(LotRules.claim(receipt, Optional.empty(), Optional.of(money("0")), money("0"))),
+        Optional.of(LotProblem.CLAIM_OF_NOTHING));
+  }
+
+  private static ExactMoney money(String amount) {
+    return ExactMoney.of(amount, TestLot.EUR);
+  }
+
+  @Test
+  public void everySignThatIsThereIsLookedAt() {
+    List<Sign> signs = List.of(Sign.EYES, Sign.GILLS);
+    assertEquals(LotRules.signs(signs, Map.of(Sign.EYES, 1, Sign.GILLS, 0)), Optional.empty());
+    Finding finding = LotRules.signs(signs, Map.of(Sign.EYES, 1)).orElseThrow();
+    assertEquals(finding.what(), LotProblem.SIGN_NOT_LOOKED_AT);
+    assertEquals(finding.figures(), List.of(Sign.GILLS));
+  }
+
+  @Test
+  public void fishMeasuredOneByOneFitTheLot() {
+    Receipt three = hake(3, "5.000", "");
+    assertEquals(LotRules.measured(three, 3, Mass.ofGrams(5050)), Optional.empty());
+    assertEquals(
+        what(LotRules.measured(three, 3, Mass.ofGrams(5051))),
+        Optional.of(LotProblem.FISH_ABOVE_LOT));
+    assertEquals(
+        what(LotRules.measured(three, 4, Mass.ofGrams(4000))),
+        Optional.of(LotProblem.MORE_FISH_MEASURED));
+  }
+}

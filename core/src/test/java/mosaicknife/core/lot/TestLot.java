@@ -1,0 +1,209 @@
+package mosaicknife.core.lot;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Currency;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.plan.Choices;
+import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+
+/** A lot written out for a test: received, laid out by the usual plan, and weighed part by part. */
+final class TestLot {
+
+  static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
+  static final Instant NOON = Instant.parse("2026-11-25T12:00:00Z");
+  static final Currency EUR = Currency.getInstance("EUR");
+  static final Person TOBIAH = new Person(2, "Tobiah Lund");
+  static final Person MAREN = new Person(3, "Maren Oake");
+
+  private final Receipt receipt;
+  private final CutPlan plan;
+  private final List<Part> parts = new ArrayList<>();
+  private final List<Weighing> weighings = new ArrayList<>();
+  private Optional<Instant> finished = Optional.empty();
+  private Optional<Inspection> inspection = Optional.empty();
+  private Person hands = TOBIAH;
+
+  /** Some fish of a species, invoiced at 10.00 a kilogram. */
+  TestLot(String species, State state, int fish, String invoiced, String own) {
+    Catalogue catalogue = Catalogue.shipped();
+    receipt =
+        new Receipt(
+            catalogue.getSpecies(species),
+            state,
+            fish,
+            kilograms(invoiced),
+            own.isEmpty() ? Optional.empty() : Optional.of(kilograms(own)),
+            UnitPrice.ofPerKilogram("10.00", EUR),
+            "Grey Skerry Landings",
+            Origin.WILD,
+            TODAY,
+            "",
+            Arrival.UNASKED);
+    CutPlan.Fish toCut =
+        new CutPlan.Fish(receipt.species(), state, fish, receipt.purchased(), HouseNorms.STARTING);
+    plan = CutPlan.of(toCut, Choices.USUAL, catalogue);
+    long id = 1;
+    for (CutPlan.Planned planned : plan.parts()) {
+      parts.add(
+          new Part(
+              id++,
+              planned.slot().code(),
+              planned.slot().number(),
+              planned.slot().name(),
+              planned.slot().kind(),
+              Optional.empty(),
+              true,
+              false,
+              false,
+              Optional.empty(),
+              Optional.empty(),
+              "",
+              Optional.empty(),
+              Optional.empty(),
+              0));
+    }
+  }
+
+  static Mass kilograms(String kilograms) {
+    return Mass.ofMilligrams(
+        new java.math.BigDecimal(kilograms).movePointRight(6).longValueExact());
+  }
+
+  Receipt receipt() {
+    return receipt;
+  }
+
+  /** Who weighs from now on. */
+  TestLot by(Person person) {
+    hands = person;
+    return this;
+  }
+
+  /** One weight of one fish, a minute after the one before. */
+  TestLot weigh(String slot, int fish, int grams) {
+    return weigh(slot, fish, 0, grams);
+  }
+
+  /** One piece of a part weighed in a row. */
+  TestLot weigh(String slot, int fish, int piece, int grams) {
+    weighings.add(
+        new Weighing(
+            UUID.nameUUIDFromBytes((slot + fish + "/" + piece).getBytes()),
+            slot,
+            fish,
+            piece,
+            Weighing.Kind.TAKEN,
+            Optional.of(Mass.ofGrams(grams)),
+            Source.TYPED,
+            Optional.empty(),
+            Optional.of(grams + " g"),
+            Optional.empty(),
+            Optional.empty(),
+            "",
+            hands,
+            NOON.plusSeconds(60L * weighings.size())));
+    return this;
+  }
+
+  TestLot decide(Purpose purpose, String... slots) {
+    for (String slot : slots) {
+      change(slot, part -> with(part, part.skipped(), Optional.of(purpose)));
+    }
+    return this;
+  }
+
+  TestLot skip(String slot) {
+    return change(slot, part -> with(part, true, part.purpose()));
+  }
+
+  /** A part cut from another one, of the kind of the first. */
+  TestLot cutFrom(String parent, String slot, String kindOf, boolean inARow) {
+    Part from = find(parent);
+    Part like = find(kindOf);
+    parts.add(
+        new Part(
+            parts.size() + 1L,
+            slot,
+            from.number(),
+            slot,
+            like.kind(),
+            Optional.of(from.id()),
+            false,
+            false,
+            inARow,
+            Optional.empty(),
+            Optional.empty(),
+            "",
+            Optional.empty(),
+            Optional.empty(),
+            0));
+    return this;
+  }
+
+  TestLot inspected(Inspection seen) {
+    inspection = Optional.of(seen);
+    return this;
+  }
+
+  TestLot finish() {
+    finished = Optional.of(NOON);
+    return this;
+  }
+
+  private Part find(String slot) {
+    return parts.stream().filter(part -> part.slot().equals(slot)).findFirst().orElseThrow();
+  }
+
+  private TestLot change(String slot, java.util.function.UnaryOperator<Part> change) {
+    parts.set(parts.indexOf(find(slot)), change.apply(find(slot)));
+    return this;
+  }
+
+  private static Part with(Part part, boolean skipped, Optional<Purpose> purpose) {
+    return new Part(
+        part.id(),
+        part.slot(),
+        part.number(),
+        part.name(),
+        part.kind(),
+        part.parentId(),
+        part.planned(),
+        skipped,
+        part.inARow(),
+        part.venueId(),
+        purpose,
+        part.becomes(),
+        part.value(),
+        part.held(),
+        part.version());
+  }
+
+  LotSheet sheet() {
+    Lot lot =
+        new Lot(
+            7,
+            receipt,
+            "Lantern House",
+            NOON,
+            "Ines Varga",
+            Mass.ofGrams(180),
+            CostingMethod.ALL_ON_THE_MAINS,
+            finished,
+            inspection,
+            ExactMoney.zero(EUR),
+            0);
+    return LotSheet.of(lot, plan, parts, weighings, HouseNorms.STARTING);
+  }
+}
