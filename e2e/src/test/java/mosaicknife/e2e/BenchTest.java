@@ -69,7 +69,7 @@ public class BenchTest extends InBrowser {
     assertThat(page.locator(".next-part .was")).containsText("was ");
     page.fill("#typed", "724 g");
     page.click("#take-typed");
-    assertThat(page.locator(".notice.alarm")).containsText("Say why it is weighed again");
+    assertThat(page.locator(".notice.alarm")).containsText("Say why you are weighing it again");
     assertThat(page.locator("#typed")).hasValue("724 g");
     page.locator(".reasons .pick:has-text('wrong tare')").click();
     page.click("#take-typed");

@@ -45,7 +45,7 @@ public class CatalogueTest extends InBrowser {
     assertThat(page.locator("#part-head")).containsText("15.5 %");
     page.click("summary:has-text('Change this fish')");
     page.click("button:has-text('Take it out of the catalogue')");
-    assertThat(page.locator(".notice.alarm")).containsText("Plaice stays:");
+    assertThat(page.locator(".notice.alarm")).containsText("Plaice has to stay:");
   }
 
   @Test
@@ -57,10 +57,10 @@ public class CatalogueTest extends InBrowser {
     String exported = Files.readString(file.path());
     assertTrue(exported.contains("mosaic-knife-catalogue-1"), exported.substring(0, 80));
     take(page, exported.replace("\"name\" : \"Witch\"", "\"name\" : \"Harbour witch\""));
-    assertThat(page.locator(".notice.good")).containsText("Read: 1 fish changed, 0 new");
+    assertThat(page.locator(".notice.good")).containsText("Imported: 1 fish changed, 0 new");
     page.click("summary:has-text('Take the catalogue out or in')");
     take(page, "{\"format\": 7");
-    assertThat(page.locator(".notice.alarm")).containsText("no JSON of the published schema");
+    assertThat(page.locator(".notice.alarm")).containsText("isn’t JSON of the published schema");
   }
 
   private static void take(Page page, String content) {
@@ -108,7 +108,7 @@ public class CatalogueTest extends InBrowser {
     assertEquals(bean(EvidenceFiler.class).of(7).size(), 1);
     page.navigate(address("/dock/7/passport"));
     assertThat(page.locator(".qr figcaption")).containsText("/dock/7");
-    assertThat(page.locator(".facts")).containsText("Watched: cold all the way.");
+    assertThat(page.locator(".facts")).containsText("Watched: keep it cold all the way.");
   }
 
   private static byte[] picture() throws IOException {

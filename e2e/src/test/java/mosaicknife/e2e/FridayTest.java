@@ -79,7 +79,7 @@ public class FridayTest extends InBrowser {
     page.fill("#level", "95");
     page.fill("#litres", "6");
     page.click(".plan-form button");
-    assertThat(page.locator(".plan-notes")).containsText("6 l are wanted");
+    assertThat(page.locator(".plan-notes")).containsText("you want 6 l");
     Locator best = page.locator(".candidates li.best");
     assertThat(best).containsText("Cheapest by");
     best.locator("button:has-text('Order')").click();
@@ -112,7 +112,7 @@ public class FridayTest extends InBrowser {
           .check(new Locator.CheckOptions().setForce(true));
     }
     assertThat(dock.locator(".dial-days")).containsText("days left on ice");
-    assertThat(dock.locator("#verdict")).containsText("The signs propose: raw");
+    assertThat(dock.locator("#verdict")).containsText("The signs say: raw");
     dock.click("button:has-text('Save the inspection')");
     assertThat(dock.locator("#inspect")).containsText("Decided: raw");
     assertThat(dock.locator(".carried")).containsText("Raw: freeze first");
@@ -137,9 +137,9 @@ public class FridayTest extends InBrowser {
             "fish;size;price\nlieu jaune;2-4 kg;7,90\nkraken;1-2;5\n"
                 .getBytes(StandardCharsets.UTF_8)));
     page.click("button:has-text('Look at it first')");
-    assertThat(page.locator(".lead")).containsText("1 rows are understood, 1 are not");
+    assertThat(page.locator(".lead")).containsText("1 rows are fine, 1 are not");
     assertThat(page.locator("td.problem")).containsText("kraken");
-    page.click("button:has-text('Store 1 prices')");
+    page.click("button:has-text('Save 1 prices')");
     assertThat(page.locator(".notice.good")).containsText("Saved: 1 new prices");
 
     page.navigate(address("/catalogue"));
@@ -157,7 +157,7 @@ public class FridayTest extends InBrowser {
     page.fill("#mass", "900 g");
     assertThat(page.locator("#mass-echo")).containsText("1 lb 15.7 oz");
     page.check("input[name=head][value=LARGE]", new Page.CheckOptions().setForce(true));
-    page.click("button:has-text('Give me its parts')");
+    page.click("button:has-text('Show its parts')");
     assertThat(page.locator("h1")).containsText("Moon bream");
     page.navigate(address("/dock/receive"));
     page.locator(".find").pressSequentially("moon br");
@@ -180,7 +180,8 @@ public class FridayTest extends InBrowser {
     assertThat(one.locator(".lead")).containsText("ring before you sail");
     other.fill("#note", "small ones please");
     other.click("button:has-text('Save')");
-    assertThat(other.locator(".notice.alarm")).containsText("Somebody else changed this order");
+    assertThat(other.locator(".notice.alarm"))
+        .containsText("Someone else changed this order first");
     assertThat(other.locator("#note")).hasValue("small ones please");
   }
 }

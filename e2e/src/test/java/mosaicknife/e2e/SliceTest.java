@@ -26,7 +26,7 @@ public class SliceTest extends InBrowser {
     weights.put("Collars", "227 g");
     weights.put("Left fillet", "1.310 kg");
     weights.put("Right fillet", "1.300 kg");
-    weights.put("Belly flaps", "184 g");
+    weights.put("Belly", "184 g");
     weights.put("Frame", "626 g");
     return weights;
   }
@@ -101,6 +101,7 @@ public class SliceTest extends InBrowser {
     assertThat(page.locator(".tally tr.weighed")).hasCount(1);
     assertThat(page.locator("#said")).hasText(Pattern.compile(".* taken\\."));
     page.click("#stand-in button[value=off]");
+    page.click("#stand-in summary");
     page.locator("#main").focus();
     page.keyboard().press("z");
     assertThat(page.locator(".tally tr.weighed")).hasCount(0);

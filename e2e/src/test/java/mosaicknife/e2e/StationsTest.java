@@ -35,13 +35,13 @@ public class StationsTest extends InBrowser {
     row.locator("summary").click();
     row.locator("[name=becomes]").fill("soup for Sunday");
     row.locator("[name=place]").fill("freezer, shelf 1");
-    row.locator("button:has-text('Hold it so')").click();
+    row.locator("button:has-text('Hold it')").click();
     assertThat(page.locator(".notice.alarm")).containsText("a date, a place and a person");
     assertThat(row.locator("[name=becomes]")).hasValue("soup for Sunday");
     assertThat(row.locator("[name=place]")).hasValue("freezer, shelf 1");
     row.locator("[name=until]").fill(LocalDate.now(ZoneOffset.UTC).plusDays(3).toString());
     row.locator("[name=keeper]").selectOption("Tobiah Lund");
-    row.locator("button:has-text('Hold it so')").click();
+    row.locator("button:has-text('Hold it')").click();
     assertThat(row.locator("summary")).containsText("freezer, shelf 1, Tobiah Lund");
     assertThat(row.locator("[aria-pressed=true]")).hasText("H");
     page.navigate(address("/uses/2"));
@@ -80,10 +80,10 @@ public class StationsTest extends InBrowser {
     Page page = signedIn("tobiah");
     page.navigate(address("/bench/5?part=fins"));
     page.click("#more summary");
-    page.click("button:has-text('Fins and tail is not taken off')");
+    page.click("button:has-text('Fins and tail isn’t taken off')");
     assertThat(page.locator(".tally tr.skipped")).containsText("not taken off");
     // the drawer stays open over the change
-    page.click("button:has-text('Fins and tail after all')");
+    page.click("button:has-text('Take Fins and tail off after all')");
     assertThat(page.locator(".tally tr.skipped")).hasCount(0);
   }
 
@@ -126,6 +126,7 @@ public class StationsTest extends InBrowser {
   @Test
   public void signingOutEndsTheSession() {
     Page page = signedIn("maren");
+    page.click("#menu > summary");
     page.click("button:has-text('Sign out')");
     assertThat(page.locator(".notice")).hasText("You are signed out.");
     page.navigate(address("/bench/3"));

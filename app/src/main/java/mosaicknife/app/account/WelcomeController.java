@@ -2,6 +2,7 @@ package mosaicknife.app.account;
 
 import jakarta.servlet.http.HttpServletResponse;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,9 +15,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 class WelcomeController {
 
   private final WelcomeLink links;
+  private final Words words;
 
-  WelcomeController(WelcomeLink links) {
+  WelcomeController(WelcomeLink links, Words words) {
     this.links = links;
+    this.words = words;
   }
 
   @GetMapping("/welcome")
@@ -40,7 +43,7 @@ class WelcomeController {
     } catch (Refusal refusal) {
       response.setStatus(422);
       model.addAttribute("link", link);
-      model.addAttribute("refusal", refusal);
+      model.addAttribute("sentence", words.say(refusal));
       return "account/welcome";
     }
   }

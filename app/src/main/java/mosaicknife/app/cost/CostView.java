@@ -26,7 +26,9 @@ import mosaicknife.core.quantity.Mass;
 /**
  * The costs of one lot, ready for the template.
  *
- * @param answer the cost of a portion and what it rests on; empty while nothing is for the plate
+ * @param answer the cost of a portion and what it rests on; empty while nothing is for the plate or
+ *     the method lacks a value
+ * @param isForThePlate whether something is for the plate
  * @param ladder the rungs from purchase to plate
  * @param methods the methods beside each other
  * @param fillets the whole portions inside each main cut
@@ -37,6 +39,7 @@ import mosaicknife.core.quantity.Mass;
  */
 record CostView(
     Optional<Answer> answer,
+    boolean isForThePlate,
     List<RungRow> ladder,
     List<MethodRow> methods,
     List<FilletRow> fillets,
@@ -85,11 +88,12 @@ record CostView(
     Yields yields = Yields.of(sheet.breakdown(), sheet.lot().species());
     return new CostView(
         costs.map(c -> answer(c, formats)),
+        !sheet.breakdown().mains().isEmpty(),
         CostLadder.of(sheet.breakdown(), sheet.lot().cost(), costs).rungs().stream()
             .map(rung -> rung(rung, costs, formats))
             .toList(),
         methods(sheet, formats),
-        costs.map(c -> fillets(c.portions(), formats)).orElse(List.of()),
+        fillets(sheet.portions(), formats),
         parts(sheet.breakdown(), costs, formats),
         yields(sheet.breakdown(), yields, formats),
         formats.percent(yields.usable()),

@@ -62,7 +62,8 @@ public record Costing(
    *     house would pay for it, for relative value what it sells for; a part without one is worth
    *     nothing
    * @return the costing; empty if no part carries cost yet, because none is for the plate or, for
-   *     relative value, none has a value
+   *     relative value, because not every main cut has a value: it would cost nothing then, and the
+   *     by-products all
    */
   public static Optional<Costing> by(
       CostingMethod method, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
@@ -70,7 +71,10 @@ public record Costing(
     return switch (method) {
       case ALL_ON_THE_MAINS -> withCredit(method, breakdown, cost, Map.of());
       case BY_PRODUCT_CREDIT -> withCredit(method, breakdown, cost, values);
-      case RELATIVE_VALUE -> inProportion(method, breakdown, cost, leaf -> worth(leaf, values));
+      case RELATIVE_VALUE ->
+          breakdown.mains().stream().allMatch(main -> isPositive(worth(main, values)))
+              ? inProportion(method, breakdown, cost, leaf -> worth(leaf, values))
+              : Optional.empty();
       case BY_WEIGHT -> inProportion(method, breakdown, cost, Costing::usableMass);
     };
   }
@@ -123,9 +127,7 @@ public record Costing(
   private static Optional<Costing> inProportion(
       CostingMethod method, Breakdown breakdown, LotCost cost, Function<Leaf, Fraction> weight) {
     List<Leaf> carriers =
-        breakdown.leaves().stream()
-            .filter(leaf -> weight.apply(leaf).compareTo(Fraction.ZERO) > 0)
-            .toList();
+        breakdown.leaves().stream().filter(leaf -> isPositive(weight.apply(leaf))).toList();
     if (carriers.isEmpty()) {
       return Optional.empty();
     }
@@ -145,6 +147,10 @@ public record Costing(
     }
     return Optional.of(
         new Costing(method, total, nothing, nothing, onMains, parts(carriers, amounts, total)));
+  }
+
+  private static boolean isPositive(Fraction fraction) {
+    return fraction.compareTo(Fraction.ZERO) > 0;
   }
 
   private static Fraction worth(Leaf leaf, Map<String, UnitPrice> values) {

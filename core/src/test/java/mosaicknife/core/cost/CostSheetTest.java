@@ -7,6 +7,7 @@ import static mosaicknife.core.WorkedHake.price;
 import static mosaicknife.core.WorkedHake.values;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -63,6 +64,16 @@ public class CostSheetTest {
   }
 
   @Test
+  public void relativeValueNeedsAValueForEveryMainCut() {
+    Map<String, UnitPrice> sold = new HashMap<>(values("1.80", "12", "14"));
+    assertTrue(costing(CostingMethod.RELATIVE_VALUE, sold).isEmpty(), "no plate is worth nothing");
+    sold.put("fillet-left", price("30"));
+    assertTrue(costing(CostingMethod.RELATIVE_VALUE, sold).isEmpty(), "one fillet has none");
+    sold.put("fillet-right", price("0"));
+    assertTrue(costing(CostingMethod.RELATIVE_VALUE, sold).isEmpty(), "one fillet is for nothing");
+  }
+
+  @Test
   public void byWeightEveryUsableKilogramCostsTheSame() {
     Costing costing = sheet(CostingMethod.BY_WEIGHT, Map.of()).costing();
     // usable: all but gills and fins = 4.593 kg; mains 2.610/4.593 × 55.404 = 31.4837
@@ -80,9 +91,16 @@ public class CostSheetTest {
     };
   }
 
+  private static Map<String, UnitPrice> sold() {
+    Map<String, UnitPrice> sold = new HashMap<>(values("1.80", "9.00", "8.00"));
+    sold.put("fillet-left", price("31"));
+    sold.put("fillet-right", price("29"));
+    return sold;
+  }
+
   @Test(dataProvider = "methods")
   public void theRoundedPartsAddUpToTheLotToTheCent(CostingMethod method) {
-    Costing costing = sheet(method, values("1.80", "9.00", "8.00")).costing();
+    Costing costing = sheet(method, sold()).costing();
     long sum = costing.parts().stream().mapToLong(part -> part.rounded().minorUnits()).sum();
     assertEquals(sum, 5540);
   }
@@ -155,8 +173,12 @@ public class CostSheetTest {
                 ExactMoney.of("51", EUR)));
   }
 
+  private static Optional<CostSheet> costing(CostingMethod method, Map<String, UnitPrice> values) {
+    return CostSheet.of(method, WorkedHake.breakdown(), COST, values, PORTION);
+  }
+
   private static CostSheet sheet(CostingMethod method, Map<String, UnitPrice> values) {
-    return CostSheet.of(method, WorkedHake.breakdown(), COST, values, PORTION).orElseThrow();
+    return costing(method, values).orElseThrow();
   }
 
   private static String four(ExactMoney money) {
