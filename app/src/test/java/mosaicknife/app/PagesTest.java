@@ -370,8 +370,7 @@ public class PagesTest extends WithDatabase {
             .getContentAsString();
     int over = page.indexOf("Lot 4 · Hake does not add up");
     int came = page.indexOf("Lot 5 · Plaice came 36 g short of the invoice.");
-    int open = page.indexOf("have no purpose yet");
-    assertTrue(over > 0 && over < came && came < open, over + ", " + came + ", " + open);
+    assertTrue(over > 0 && over < came, over + ", " + came);
     assertContains(page, "Check the tally");
   }
 

@@ -16,6 +16,7 @@ import java.util.regex.Pattern;
 import mosaicknife.app.buy.Order;
 import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.buy.OrderPlacer;
+import mosaicknife.app.buy.OrderStatus;
 import mosaicknife.app.lot.Claim;
 import mosaicknife.app.lot.ClaimSettler;
 import mosaicknife.app.lot.LotRegister;
@@ -170,7 +171,7 @@ public class FridayTest extends InBrowser {
     Page other = signedIn("adaeze");
     Order draft =
         bean(OrderPlacer.class).all().stream()
-            .filter(o -> o.status().title().equals("being put together"))
+            .filter(o -> o.status() == OrderStatus.DRAFT)
             .findFirst()
             .orElseThrow();
     one.navigate(address("/buy/orders/" + draft.id()));

@@ -37,8 +37,8 @@ final class SignedIn implements UserDetails {
   }
 
   /** Read by the layout. */
-  public String getRoleTitle() {
-    return role.title();
+  public Role getRole() {
+    return role;
   }
 
   Person toPerson() {

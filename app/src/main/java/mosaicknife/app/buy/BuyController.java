@@ -144,7 +144,7 @@ class BuyController {
   @GetMapping("/buy/new")
   String newDish(Model model) {
     model.addAttribute("form", DishForm.empty(houses.venues().get(0).id()));
-    return dishPage(model, "New dish", "/buy/new");
+    return dishPage(model, words.say("buy.dish.new-dish"), "/buy/new");
   }
 
   @PostMapping("/buy/new")
@@ -155,7 +155,7 @@ class BuyController {
     } catch (Refusal | QuantityFormatException refusal) {
       response.setStatus(422);
       model.addAttribute("sentence", words.say(refusal));
-      return dishPage(model, "New dish", "/buy/new");
+      return dishPage(model, words.say("buy.dish.new-dish"), "/buy/new");
     }
   }
 

@@ -11,6 +11,7 @@ import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.finding.Finding;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.ContentDisposition;
@@ -88,7 +89,8 @@ class OrderController {
             order.deliverOn(),
             text(line.species().name()),
             text(line.species().scientificName()),
-            line.form() == Form.FILLET ? "fillet" : line.state().title(),
+            formats.say(
+                line.form() == Form.FILLET ? "buy.order.fillet" : Finding.of(line.state()).key()),
             line.form() == Form.FILLET ? "" : formats.range(line.grade().from(), line.grade().to()),
             line.form() == Form.FILLET ? "" : line.fish(),
             line.mass().toKilograms().toPlainString(),

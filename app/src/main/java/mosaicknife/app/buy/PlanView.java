@@ -117,7 +117,7 @@ record PlanView(
         ? formats.say("buy.said.fillet-bought-cut", offer.species().name())
         : offer.species().name()
             + ", "
-            + offer.state().title().toLowerCase(Locale.ROOT)
+            + formats.say(offer.state()).toLowerCase(Locale.ROOT)
             + ", "
             + formats.range(offer.grade().from(), offer.grade().to());
   }

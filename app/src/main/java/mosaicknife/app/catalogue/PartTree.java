@@ -13,7 +13,7 @@ final class PartTree {
   private PartTree() {}
 
   /** One kind; {@code hit} if it was searched for. */
-  record Row(PartKind kind, int depth, boolean hit, String nature) {}
+  record Row(PartKind kind, int depth, boolean hit) {}
 
   static List<Row> of(Catalogue catalogue, String query) {
     Set<String> hits = new HashSet<>();
@@ -29,13 +29,7 @@ final class PartTree {
       Catalogue catalogue, String cutFrom, int depth, Set<String> hits, List<Row> rows) {
     for (PartKind kind : catalogue.kinds()) {
       if (kind.cutFrom().equals(cutFrom)) {
-        String nature =
-            switch (kind.nature()) {
-              case FLESH -> "flesh";
-              case BY_PRODUCT -> "by-product";
-              case IRREDUCIBLE -> "no use: compost";
-            };
-        rows.add(new Row(kind, depth, hits.contains(kind.code()), nature));
+        rows.add(new Row(kind, depth, hits.contains(kind.code())));
         add(catalogue, kind.code(), depth + 1, hits, rows);
       }
     }

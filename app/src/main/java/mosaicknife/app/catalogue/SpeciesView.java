@@ -26,6 +26,7 @@ import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.plan.CutPlan;
+import org.springframework.context.i18n.LocaleContextHolder;
 
 /**
  * A fish as its page shows it.
@@ -58,12 +59,12 @@ record SpeciesView(
   static SpeciesView of(Species species, Catalogue kinds, Formats formats) {
     return new SpeciesView(
         species,
-        names(species),
-        Arrays.stream(Trait.values()).filter(species.traits()::contains).map(Trait::title).toList(),
+        names(species, formats),
+        Arrays.stream(Trait.values()).filter(species.traits()::contains).map(formats::say).toList(),
         facts(species, formats),
-        months(species),
+        months(species, formats),
         species.shares().stream().map(SpeciesView::part).toList(),
-        Arrays.stream(State.values()).map(state -> yields(species, state, kinds)).toList(),
+        Arrays.stream(State.values()).map(state -> yields(species, state, kinds, formats)).toList(),
         drawing(species.plan()));
   }
 
@@ -84,13 +85,16 @@ record SpeciesView(
     return FishPicture.of(plan, slot -> Optional.empty());
   }
 
-  private static Map<String, String> names(Species species) {
+  private static Map<String, String> names(Species species, Formats formats) {
     Map<String, String> names = new LinkedHashMap<>();
     for (MarketName name : species.marketNames()) {
       String region =
           name.region().equals(MarketName.MANY_REGIONS)
-              ? "Elsewhere"
-              : new Locale.Builder().setRegion(name.region()).build().getDisplayCountry(Locale.UK);
+              ? formats.say("catalogue.said.elsewhere")
+              : new Locale.Builder()
+                  .setRegion(name.region())
+                  .build()
+                  .getDisplayCountry(LocaleContextHolder.getLocale());
       names.merge(region, name.name(), (one, other) -> one + ", " + other);
     }
     return names;
@@ -99,20 +103,22 @@ record SpeciesView(
   private static Map<String, String> facts(Species species, Formats formats) {
     Map<String, String> facts = new LinkedHashMap<>();
     var eating = species.eating();
-    facts.put("Flesh", word(eating.flesh()) + ", " + word(eating.texture()));
-    facts.put("Taste", word(eating.flavour()));
     facts.put(
-        "Skin",
+        formats.say("catalogue.fish.flesh"),
+        formats.say(eating.flesh()) + ", " + formats.say(eating.texture()));
+    facts.put(formats.say("catalogue.fish.taste"), formats.say(eating.flavour()));
+    facts.put(
+        formats.say("catalogue.said.skin"),
         switch (eating.skin()) {
           case NO -> formats.say("catalogue.said.not-eaten");
           case SOFT -> formats.say("catalogue.said.eaten-does-not-crisp");
           case CRISP -> formats.say("catalogue.said.eaten-crisps");
         });
     facts.put(
-        "Scales",
+        formats.say("catalogue.fish.scales"),
         switch (eating.scales()) {
-          case NONE -> "none";
-          case FEW -> "few";
+          case NONE -> formats.say(eating.scales());
+          case FEW -> formats.say(eating.scales());
           case MANY -> formats.say("catalogue.said.many-scale-in-a-bag");
         });
     facts.put(
@@ -122,8 +128,12 @@ record SpeciesView(
             : formats.say(
                 "catalogue.said.along-the-first-of-the",
                 "%.0f".formatted(eating.pinBonesTo() * 100)));
-    facts.put("Head", formats.say("catalogue.said.worth-eating-from-a-fish", eating.headFrom()));
-    facts.put("Weighs", formats.range(species.usualMass().lowest(), species.usualMass().highest()));
+    facts.put(
+        formats.say("catalogue.said.head"),
+        formats.say("catalogue.said.worth-eating-from-a-fish", eating.headFrom()));
+    facts.put(
+        formats.say("catalogue.said.weighs"),
+        formats.range(species.usualMass().lowest(), species.usualMass().highest()));
     facts.put(
         formats.say("catalogue.said.size-grades"),
         String.join(" · ", species.grades().stream().map(grade -> grade(grade, formats)).toList()));
@@ -135,14 +145,16 @@ record SpeciesView(
     return formats.range(grade.from(), grade.to());
   }
 
-  private static String word(Enum<?> value) {
-    return value.name().toLowerCase(Locale.ROOT);
-  }
-
-  private static Map<String, List<MonthMark>> months(Species species) {
+  private static Map<String, List<MonthMark>> months(Species species, Formats formats) {
     Map<String, List<MonthMark>> months = new LinkedHashMap<>();
-    species.season().north().ifPresent(m -> months.put("North", marks(m)));
-    species.season().south().ifPresent(m -> months.put("South", marks(m)));
+    species
+        .season()
+        .north()
+        .ifPresent(m -> months.put(formats.say("catalogue.said.north"), marks(m)));
+    species
+        .season()
+        .south()
+        .ifPresent(m -> months.put(formats.say("catalogue.said.south"), marks(m)));
     return months;
   }
 
@@ -150,7 +162,9 @@ record SpeciesView(
     List<MonthMark> marks = new ArrayList<>();
     for (Month month : Month.values()) {
       marks.add(
-          new MonthMark(month.getDisplayName(TextStyle.NARROW, Locale.UK), months.contains(month)));
+          new MonthMark(
+              month.getDisplayName(TextStyle.NARROW, LocaleContextHolder.getLocale()),
+              months.contains(month)));
     }
     return marks;
   }
@@ -171,9 +185,9 @@ record SpeciesView(
         .formatted(Math.max(0, mean - 2 * spread) * 100, (mean + 2 * spread) * 100);
   }
 
-  private static YieldRow yields(Species species, State state, Catalogue kinds) {
+  private static YieldRow yields(Species species, State state, Catalogue kinds, Formats formats) {
     return new YieldRow(
-        state.title(),
+        formats.say(state),
         Arrays.stream(Specification.values())
             .map(to -> CutPlan.yieldOf(species, state, to, HouseNorms.STARTING, kinds))
             .map(mains -> "%.0f %%".formatted(mains.toDouble() * 100))

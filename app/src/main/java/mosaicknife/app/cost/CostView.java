@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.Knowledge;
@@ -203,7 +202,7 @@ record CostView(
                     leaf.name(),
                     formats.mass(leaf.mass()),
                     formats.percent(leaf.mass().dividedBy(breakdown.purchased())),
-                    leaf.purpose().map(Purpose::title).orElse("open"),
+                    leaf.purpose().map(formats::say).orElseGet(() -> formats.say("cost.said.open")),
                     Optional.ofNullable(carried.get(leaf.id()))
                         .map(part -> formats.money(part.rounded().toExact()))
                         .orElse("–")))
@@ -218,7 +217,7 @@ record CostView(
         .map(
             basis ->
                 new YieldRow(
-                    basis.state().title(),
+                    formats.say(basis.state()),
                     formats.mass(basis.mass()),
                     formats.percent(Yields.share(mains, basis)),
                     basis.knowledge() == Knowledge.ESTIMATED,

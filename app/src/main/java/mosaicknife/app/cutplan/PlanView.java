@@ -181,7 +181,7 @@ record PlanView(
 
   /** The first thing that would have to be done beforehand, or be heeded, and now has not. */
   private static Optional<String> preWorkThen(Source source, CutPlan plan, CutPlan other) {
-    Set<String> now =
+    Set<List<Object>> now =
         preWork(source, plan).stream().map(PlanView::work).collect(Collectors.toSet());
     return preWork(source, other).stream()
         .filter(item -> !now.contains(work(item)))
@@ -192,13 +192,13 @@ record PlanView(
                     .formats()
                     .say(
                         "cutplan.said.then",
-                        item.part().toLowerCase(Locale.ROOT),
-                        first(item.what())));
+                        source.formats().say(item.place()).toLowerCase(Locale.ROOT),
+                        first(source.formats().say(item.what()))));
   }
 
   /** The same work for another reason is the same work. */
-  private static String work(PreWork.Item item) {
-    return item.part() + ": " + item.what();
+  private static List<Object> work(PreWork.Item item) {
+    return List.of(item.place(), item.what());
   }
 
   /** The first sentence, without its point. */

@@ -74,8 +74,8 @@ public record OrderMatch(
       sentences.add(
           formats.say(
               "dock.said.it-came-ordered",
-              lot.state().title().toLowerCase(Locale.ROOT),
-              line.state().title().toLowerCase(Locale.ROOT)));
+              formats.say(lot.state()).toLowerCase(Locale.ROOT),
+              formats.say(line.state()).toLowerCase(Locale.ROOT)));
     }
     if (whole) {
       size(lot, line, formats).ifPresent(sentences::add);

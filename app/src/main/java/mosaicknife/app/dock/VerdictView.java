@@ -2,6 +2,7 @@ package mosaicknife.app.dock;
 
 import java.util.List;
 import java.util.Locale;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Freshness;
@@ -22,7 +23,7 @@ public record VerdictView(
     String percent,
     String needleX,
     String needleY,
-    List<String> reasons) {
+    List<Finding> reasons) {
 
   private static final double RADIUS = 78;
   private static final double MIDDLE_X = 100;
@@ -43,7 +44,7 @@ public record VerdictView(
   }
 
   private static VerdictView of(
-      double demerits, double daysLeft, Fitness proposal, List<String> reasons) {
+      double demerits, double daysLeft, Fitness proposal, List<Finding> reasons) {
     double angle = Math.PI * (1 - demerits);
     return new VerdictView(
         proposal,

@@ -32,56 +32,26 @@ public record Claim(
   /** What a claim is about. */
   public enum Kind {
     /** Less came than was invoiced. */
-    SHORT("Short weight or number"),
+    SHORT,
     /** The quality is not what was agreed. */
-    QUALITY("Quality"),
+    QUALITY,
     /** Another fish, state or size came. */
-    WRONG_FISH("Wrong fish, state or size"),
+    WRONG_FISH,
     /** It came warm. */
-    WARM("Too warm"),
+    WARM,
     /** Another price than agreed. */
-    PRICE("Price"),
+    PRICE,
     /** Anything else. */
-    OTHER("Other");
-
-    private final String title;
-
-    Kind(String title) {
-      this.title = title;
-    }
-
-    /**
-     * Returns the name on screen.
-     *
-     * @return such as {@code Too warm}
-     */
-    public String title() {
-      return title;
-    }
+    OTHER;
   }
 
   /** How far a claim is. */
   public enum Status {
     /** The supplier was asked. */
-    ASKED("asked"),
+    ASKED,
     /** The supplier credits it: the lot costs less. */
-    CREDITED("credited"),
+    CREDITED,
     /** It is given up. */
-    DROPPED("given up");
-
-    private final String title;
-
-    Status(String title) {
-      this.title = title;
-    }
-
-    /**
-     * Returns the words on screen.
-     *
-     * @return such as {@code credited}
-     */
-    public String title() {
-      return title;
-    }
+    DROPPED;
   }
 }

@@ -17,29 +17,14 @@ public record Evidence(long id, Kind kind, String name, boolean picture, String 
   /** What evidence shows. */
   public enum Kind {
     /** The hook mark in the mouth: caught by line. */
-    HOOK_MARK("Hook mark"),
+    HOOK_MARK,
     /** The label of the box. */
-    LABEL("Label"),
+    LABEL,
     /** The invoice or catch papers. */
-    INVOICE("Invoice or papers"),
+    INVOICE,
     /** Damage or bad quality. */
-    DAMAGE("Damage"),
+    DAMAGE,
     /** Anything else. */
-    OTHER("Other");
-
-    private final String title;
-
-    Kind(String title) {
-      this.title = title;
-    }
-
-    /**
-     * Returns the name on screen.
-     *
-     * @return such as {@code Hook mark}
-     */
-    public String title() {
-      return title;
-    }
+    OTHER;
   }
 }

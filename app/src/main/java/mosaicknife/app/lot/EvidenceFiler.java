@@ -10,6 +10,7 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.lot.Lot;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -28,13 +29,16 @@ public class EvidenceFiler {
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final Clock clock;
+  private final Words words;
 
   EvidenceFiler(
       EvidenceRepository evidence,
       LotRegister lots,
       PeopleRegister people,
       CurrentPerson current,
-      Clock clock) {
+      Clock clock,
+      Words words) {
+    this.words = words;
     this.evidence = evidence;
     this.lots = lots;
     this.people = people;
@@ -104,7 +108,7 @@ public class EvidenceFiler {
             clientId,
             lotId,
             kind,
-            shown.isEmpty() ? kind.title() : shown,
+            shown.isEmpty() ? words.say(kind) : shown,
             checked,
             current.get().id(),
             clock.instant()));

@@ -15,6 +15,7 @@ import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.quantity.Length;
@@ -159,21 +160,28 @@ public class LotInspector {
    * @return a sentence for each fish that is warned of
    */
   @Transactional(readOnly = true)
-  public List<String> lengthWarnings(Lot lot) {
+  public List<Finding> lengthWarnings(Lot lot) {
     LocalDate today = today();
     List<LengthRule> known =
         rules.findAllBySpecies(lot.species().code()).stream()
             .map(LengthRuleEntity::toRule)
             .toList();
-    List<String> warnings = new ArrayList<>();
+    List<Finding> warnings = new ArrayList<>();
     for (MeasuredFish fish : fish(lot.id())) {
       for (LengthRule rule : rulesFor(known, fish)) {
         fish.length()
             .flatMap(length -> rule.warning(length, fish.basis(), today))
-            .ifPresent(warning -> warnings.add("Fish %d: %s".formatted(fish.number(), warning)));
+            .ifPresent(
+                warning -> warnings.add(Finding.of(LengthWarning.OF_FISH, fish.number(), warning)));
       }
     }
     return warnings;
+  }
+
+  /** A warning about one fish of a lot. */
+  public enum LengthWarning {
+    /** The number of the fish, the warning. */
+    OF_FISH
   }
 
   /**

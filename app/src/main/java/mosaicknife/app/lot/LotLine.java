@@ -27,14 +27,4 @@ public record LotLine(
     String supplier,
     String venue,
     Instant receivedAt,
-    boolean finished) {
-
-  /**
-   * Returns the name of the lot on screen.
-   *
-   * @return such as {@code Lot 12 · Hake}
-   */
-  public String title() {
-    return "Lot " + id + " · " + species.name();
-  }
-}
+    boolean finished) {}

@@ -22,7 +22,7 @@ public final class LotMosaic {
     String summary =
         formats.say(
             "picture.said.mosaic-of-of-weighed-of",
-            sheet.lot().title(),
+            formats.say("shared.lot-title", sheet.lot().id(), sheet.lot().species().name()),
             formats.mass(sheet.balance().tallied()),
             formats.mass(sheet.lot().purchased()),
             sheet.weightsTaken(),

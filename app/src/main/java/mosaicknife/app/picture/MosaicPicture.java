@@ -130,7 +130,8 @@ public record MosaicPicture(
   private static TilePicture picture(
       FishTile tile, Tile at, Optional<PartLabel> label, Mass whole, Formats formats) {
     Optional<Purpose> purpose = label.flatMap(PartLabel::purpose);
-    String name = label.map(PartLabel::name).orElse("Not accounted for");
+    String name =
+        label.map(PartLabel::name).orElseGet(() -> formats.say("picture.said.not-accounted-for"));
     String open = label.isPresent() ? "p-OPEN" : "p-NONE";
     boolean measured = tile.standing() != Standing.EXPECTED;
     boolean letterFits = at.width() >= LETTER_SIDE && at.height() >= LETTER_SIDE;
@@ -152,7 +153,9 @@ public record MosaicPicture(
         name,
         measured ? formats.mass(tile.mass()) : formats.about(tile.mass()),
         formats.percent(tile.mass().dividedBy(whole)),
-        label.isEmpty() ? "" : purpose.map(Purpose::title).orElse("open"),
+        label.isEmpty()
+            ? ""
+            : purpose.map(formats::say).orElseGet(() -> formats.say("picture.said.open")),
         roomy);
   }
 

@@ -13,6 +13,7 @@ import java.util.Properties;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import mosaicknife.core.finding.Finding;
+import mosaicknife.core.finding.Named;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
@@ -125,8 +126,10 @@ final class Bundles {
     if (figure instanceof Enum<?> constant) {
       return written(Finding.of(constant), locale, writer);
     }
-    if (figure instanceof Finding finding) {
-      return find(finding.key(), locale, writer, finding.figures().toArray()).orElse(finding.key());
+    if (figure instanceof Named named) {
+      Object[] figures =
+          named instanceof Finding finding ? finding.figures().toArray() : new Object[0];
+      return find(named.key(), locale, writer, figures).orElse(named.key());
     }
     return figure == null ? "" : writer.apply(figure);
   }

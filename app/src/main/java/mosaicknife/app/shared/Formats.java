@@ -10,6 +10,8 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Currency;
 import java.util.Locale;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.finding.Named;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -223,7 +225,19 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
    * @return the text under its enum and name
    */
   public String say(Enum<?> constant) {
-    return say(constant.getDeclaringClass().getSimpleName() + "." + constant.name());
+    return say(Finding.of(constant));
+  }
+
+  /**
+   * Words a finding of the core, or what else has words of its own.
+   *
+   * @param named a finding, with its figures, or another thing with a key
+   * @return the text
+   */
+  public String say(Named named) {
+    return say(
+        named.key(),
+        named instanceof Finding finding ? finding.figures().toArray() : new Object[0]);
   }
 
   /**

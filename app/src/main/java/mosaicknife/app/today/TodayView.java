@@ -89,7 +89,7 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
   }
 
   private static Pressing decision(LotSheet sheet, Decision open, Formats formats) {
-    String title = sheet.lot().title();
+    String title = formats.say("shared.lot-title", sheet.lot().id(), sheet.lot().species().name());
     String mass = open.mass().map(formats::mass).orElse("");
     String link = link(open.what().station(), sheet.lot().id());
     return switch (open.what()) {

@@ -496,7 +496,7 @@ public class DockPagesTest extends WithPages {
             "basis",
             "TOTAL");
     assertTrue(kept.contains("The fish are kept one by one."), kept);
-    assertTrue(kept.contains("below the house&#39;s minimum of 42 cm"), kept);
+    assertTrue(kept.contains("below the house’s minimum of 42 cm"), kept);
     assertEquals(inspections.fish(6).size(), 3);
     String fork = follow("tobiah", "/dock/6/fish", "fish", "43 cm", "basis", "FORK");
     assertTrue(fork.contains("measured as fork length. Measure it again."), fork);

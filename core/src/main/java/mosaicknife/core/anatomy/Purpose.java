@@ -11,24 +11,22 @@ import java.util.Optional;
  */
 public enum Purpose {
   /** A main dish: it carries the cost of the fish. */
-  PLATE('P', "Plate"),
+  PLATE('P'),
   /** A second dish made from what the main dish leaves. */
-  SECOND_PLATE('S', "Second plate"),
+  SECOND_PLATE('S'),
   /** Stock, soup, sauce. K for kettle. */
-  POT('K', "Pot"),
+  POT('K'),
   /** Kept chilled or frozen with a date, a place and a person. */
-  HOLD('H', "Hold"),
+  HOLD('H'),
   /** Compost. */
-  COMPOST('C', "Compost"),
+  COMPOST('C'),
   /** Thrown away. */
-  BIN('B', "Bin");
+  BIN('B');
 
   private final char letter;
-  private final String title;
 
-  Purpose(char letter, String title) {
+  Purpose(char letter) {
     this.letter = letter;
-    this.title = title;
   }
 
   /**
@@ -38,15 +36,6 @@ public enum Purpose {
    */
   public char letter() {
     return letter;
-  }
-
-  /**
-   * Returns the name on screen.
-   *
-   * @return such as {@code Second plate}
-   */
-  public String title() {
-    return title;
   }
 
   /**

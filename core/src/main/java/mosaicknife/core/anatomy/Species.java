@@ -61,38 +61,23 @@ public record Species(
   /** What to be careful about with a species. */
   public enum Trait {
     /** Forms histamine when it gets warm: cold all the way. */
-    HISTAMINE("Histamine: cold all the way"),
+    HISTAMINE,
     /** May carry parasites when served raw or underdone. */
-    PARASITES("Parasites when raw or underdone"),
+    PARASITES,
     /** Can carry a reef toxin, by size and area, that cooking does not destroy. */
-    REEF_TOXIN("Reef toxin in some areas and sizes"),
+    REEF_TOXIN,
     /** Wax esters in the flesh: small portions, and guests are told. */
-    WAX_ESTER("Wax esters: small portions, tell the guest"),
+    WAX_ESTER,
     /** Sharp spines or thorns. */
-    SPINES("Sharp spines or thorns"),
+    SPINES,
     /** Skin that tears: sharpen between fish. */
-    THIN_SKIN("Thin skin tears: sharpen between fish"),
+    THIN_SKIN,
     /** Usually farmed: poor stock. */
-    FARMED("Usually farmed"),
+    FARMED,
     /** Protected or limited in many places: papers are asked for. */
-    PROTECTED("Protected or limited in places: ask for papers"),
+    PROTECTED,
     /** Heavy: two people to lift and turn. */
-    HEAVY("Heavy: two people");
-
-    private final String title;
-
-    Trait(String title) {
-      this.title = title;
-    }
-
-    /**
-     * Returns the trait in a few words.
-     *
-     * @return such as {@code Sharp spines or thorns}
-     */
-    public String title() {
-      return title;
-    }
+    HEAVY;
   }
 
   /**

@@ -6,33 +6,22 @@ package mosaicknife.core.anatomy;
  */
 public enum Specification {
   /** Skin on, pin bones left in. */
-  SKIN_ON("Skin on, pin bones in", false, false, false),
+  SKIN_ON(false, false, false),
   /** Skin on, pin bones cut out. */
-  SKIN_ON_BONELESS("Skin on, pin bones out", false, true, false),
+  SKIN_ON_BONELESS(false, true, false),
   /** Skin off, pin bones cut out. */
-  SKINLESS("Skin off, pin bones out", true, true, false),
+  SKINLESS(true, true, false),
   /** Skin off, pin bones out, squared off to blocks. */
-  BLOCKS("Skin off, squared blocks", true, true, true);
+  BLOCKS(true, true, true);
 
-  private final String title;
   private final boolean skinned;
   private final boolean boneless;
   private final boolean squared;
 
-  Specification(String title, boolean skinned, boolean boneless, boolean squared) {
-    this.title = title;
+  Specification(boolean skinned, boolean boneless, boolean squared) {
     this.skinned = skinned;
     this.boneless = boneless;
     this.squared = squared;
-  }
-
-  /**
-   * Returns the name on screen.
-   *
-   * @return such as {@code Skin off, pin bones out}
-   */
-  public String title() {
-    return title;
   }
 
   /**

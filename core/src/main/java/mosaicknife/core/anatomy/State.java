@@ -6,39 +6,13 @@ package mosaicknife.core.anatomy;
  */
 public enum State {
   /** Whole as caught. */
-  UNGUTTED("Ungutted", "whole as caught"),
+  UNGUTTED,
   /** The guts are out, gills and head are on. */
-  GUTTED("Gutted", "guts out, gills and head on"),
+  GUTTED,
   /** Guts and gills are out, the head is on. */
-  GUTTED_AND_GILLED("Gutted and gilled", "guts and gills out, head on"),
+  GUTTED_AND_GILLED,
   /** Headed and gutted. */
-  HEADED_AND_GUTTED("H&G", "headed and gutted");
-
-  private final String title;
-  private final String meaning;
-
-  State(String title, String meaning) {
-    this.title = title;
-    this.meaning = meaning;
-  }
-
-  /**
-   * Returns the name on screen.
-   *
-   * @return such as {@code Gutted}
-   */
-  public String title() {
-    return title;
-  }
-
-  /**
-   * Returns what is off and what is on, in a few words.
-   *
-   * @return the explanation
-   */
-  public String meaning() {
-    return meaning;
-  }
+  HEADED_AND_GUTTED;
 
   /**
    * Returns whether a fish in this state still has a part that goes at a stage of cleaning.

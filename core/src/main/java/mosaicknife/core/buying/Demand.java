@@ -26,26 +26,11 @@ public record Demand(int portions, double forecastError, Per per) {
   /** What a number of portions is counted over. */
   public enum Per {
     /** One service, such as a dinner. */
-    SERVICE("per service"),
+    SERVICE,
     /** One day with all its services. */
-    DAY("per day"),
+    DAY,
     /** All days of the profile. */
-    WEEK("per week");
-
-    private final String title;
-
-    Per(String title) {
-      this.title = title;
-    }
-
-    /**
-     * Returns the words on screen.
-     *
-     * @return such as {@code per service}
-     */
-    public String title() {
-      return title;
-    }
+    WEEK;
   }
 
   /**

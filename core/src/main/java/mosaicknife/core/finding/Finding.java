@@ -14,7 +14,7 @@ import mosaicknife.core.check.Check;
  *     names
  * @param field the field of a form it is about; empty if it is about no single one
  */
-public record Finding(Enum<?> what, List<Object> figures, String field) {
+public record Finding(Enum<?> what, List<Object> figures, String field) implements Named {
 
   /** Copies the figures. */
   public Finding {
@@ -47,9 +47,14 @@ public record Finding(Enum<?> what, List<Object> figures, String field) {
   /**
    * Returns the key of its message.
    *
-   * @return such as {@code LotProblem.TOO_MANY_FISH}
+   * @return such as {@code LotProblem.TOO_MANY_FISH}, for a nested enum with the name of its type
+   *     before it, such as {@code Claim.Kind.SHORT}
    */
+  @Override
   public String key() {
-    return what.getDeclaringClass().getSimpleName() + "." + what.name();
+    Class<?> type = what.getDeclaringClass();
+    Class<?> outer = type.getEnclosingClass();
+    String name = type.getSimpleName() + "." + what.name();
+    return outer == null ? name : outer.getSimpleName() + "." + name;
   }
 }

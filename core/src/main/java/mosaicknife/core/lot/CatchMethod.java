@@ -3,30 +3,15 @@ package mosaicknife.core.lot;
 /** How a fish was caught. */
 public enum CatchMethod {
   /** Hook and line; the hook mark in the mouth shows it. */
-  LINE("Line"),
+  LINE,
   /** Static net. */
-  NET("Net"),
+  NET,
   /** Towed net. */
-  TRAWL("Trawl"),
+  TRAWL,
   /** Trap or pot. */
-  TRAP("Trap"),
+  TRAP,
   /** Speared. */
-  SPEAR("Spear"),
+  SPEAR,
   /** Harvested from a farm. */
-  FARM("Farm");
-
-  private final String title;
-
-  CatchMethod(String title) {
-    this.title = title;
-  }
-
-  /**
-   * Returns the name on screen.
-   *
-   * @return such as {@code Line}
-   */
-  public String title() {
-    return title;
-  }
+  FARM;
 }

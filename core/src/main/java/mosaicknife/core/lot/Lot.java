@@ -217,13 +217,4 @@ public record Lot(
   public boolean isFinished() {
     return finishedAt.isPresent();
   }
-
-  /**
-   * Returns the name of the lot on screen.
-   *
-   * @return such as {@code Lot 12 · Hake}
-   */
-  public String title() {
-    return "Lot " + id + " · " + species().name();
-  }
 }

@@ -15,6 +15,8 @@ import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.Stage;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.finding.Named;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -36,12 +38,107 @@ public final class PreWork {
   /**
    * One thing to do, or not to.
    *
-   * @param part the part it is about; {@code Fish} for the whole
+   * @param place the part it is about
    * @param what what to do
-   * @param why the reason
    * @param kind whether it is work, work that can be left, or a caution
    */
-  public record Item(String part, String what, String why, Kind kind) {}
+  public record Item(Place place, Finding what, Kind kind) {
+
+    /**
+     * Returns why.
+     *
+     * @return the reason
+     */
+    public Named why() {
+      return () -> what.key() + ".why";
+    }
+  }
+
+  /** What a piece of pre-work is about. */
+  public enum Place {
+    /** The whole fish. */
+    FISH,
+    /** The guts. */
+    GUTS,
+    /** The gills. */
+    GILLS,
+    /** The frame. */
+    FRAME,
+    /** The skin. */
+    SKIN,
+    /** The collars. */
+    COLLARS,
+    /** The head. */
+    HEAD,
+    /** The fins. */
+    FINS,
+    /** The belly. */
+    BELLY,
+    /** The fillets. */
+    FILLETS,
+    /** The knife. */
+    KNIFE,
+    /** The hands. */
+    HANDS
+  }
+
+  /** What is done or left; each has its reason beside it in the words. */
+  public enum Task {
+    /** Two people lift it. */
+    LIFT_TOGETHER,
+    /** Back on ice between the sides. */
+    BACK_ON_ICE,
+    /** Gutted when it is cut. */
+    GUT_AT_THE_CUT,
+    /** Gutted at once. */
+    GUT_NOW,
+    /** Gills out, because the head goes to the pot. */
+    GILLS_OUT_FOR_THE_POT,
+    /** Gills out. */
+    GILLS_OUT,
+    /** Spine blood washed off. */
+    WASH_THE_SPINE,
+    /** Scaled, because the skin is eaten: 1 for many scales, 0 for few. */
+    SCALE,
+    /** Skin scaled before it comes off: 1 for many scales, 0 for few. */
+    SCALE_THE_SKIN,
+    /** Scaled although it is skinned: 1 for many scales, 0 for few. */
+    SCALE_FOR_SCRAPING,
+    /** Not scaled. */
+    NO_SCALING,
+    /** Collars scaled. */
+    SCALE_THE_COLLARS,
+    /** Head scaled. */
+    SCALE_THE_HEAD,
+    /** A head too small for a plate. */
+    SMALL_HEAD,
+    /** Head not scaled. */
+    HEAD_UNSCALED,
+    /** Eyes out. */
+    EYES_OUT,
+    /** An oily head in the pot. */
+    OILY_HEAD,
+    /** Fins trimmed but two spines. */
+    TRIM_THE_FINS,
+    /** Spines clipped. */
+    CLIP_THE_SPINES,
+    /** Dark lining off. */
+    WIPE_THE_LINING,
+    /** Tweezers ready. */
+    TWEEZERS,
+    /** The pass is told of bones. */
+    BONES_INSIDE,
+    /** Fillets held against the light. */
+    LIGHT,
+    /** Sharpened between fish. */
+    SHARPEN_BETWEEN,
+    /** Edge touched up every few fish. */
+    TOUCH_UP,
+    /** Fillets halved before skinning. */
+    HALVE,
+    /** Glove on the holding hand. */
+    GLOVE
+  }
 
   /** What sort of remark it is. */
   public enum Kind {
@@ -109,16 +206,10 @@ public final class PreWork {
   private void lifting() {
     boolean heavy = question.heaviest().compareTo(HEAVY) >= 0 || has(Trait.HEAVY) && isOver("8");
     if (heavy) {
-      care(
-          "Fish",
-          "Two people lift and turn it, with flat hands.",
-          "Fingertips tear the flesh, and backs.");
+      care(Place.FISH, Task.LIFT_TOGETHER);
     }
     if (has(Trait.HISTAMINE)) {
-      care(
-          "Fish",
-          "Back on ice between the sides.",
-          "Histamine forms in warm fish and no heat destroys it. Your local code decides.");
+      care(Place.FISH, Task.BACK_ON_ICE);
     }
   }
 
@@ -126,30 +217,19 @@ public final class PreWork {
     boolean later = question.chose(CuttingOption.Trait.GUTTED_LATER);
     if (question.state().stillHas(Stage.GUTTING) && isThere(PartKind.Trait.GUTS)) {
       if (later) {
-        care(
-            "Guts",
-            "Gut it when it is cut, and cut it today.",
-            "Guts and blood spoil the taste overnight.");
+        care(Place.GUTS, Task.GUT_AT_THE_CUT);
       } else {
-        act(
-            "Guts",
-            "Gut it now, and dry the belly with paper.",
-            "Guts spoil the taste overnight; wet flesh spoils sooner.");
+        act(Place.GUTS, Task.GUT_NOW);
       }
     }
     if (question.state().stillHas(Stage.GILLING) && isThere(PartKind.Trait.GILLS)) {
       boolean pot =
           goesTo(PartKind.Trait.HEAD, Purpose.POT) || goesTo(PartKind.Trait.BODY, Purpose.POT);
-      act(
-          "Gills",
-          "Gills out before the night.",
-          pot
-              ? "The head goes to the pot, and gills never do: bitter and cloudy."
-              : "They spoil the taste, and come out in one pull with the guts.");
+      act(Place.GILLS, pot ? Task.GILLS_OUT_FOR_THE_POT : Task.GILLS_OUT);
     }
     if (goesTo(PartKind.Trait.FRAME, Purpose.POT)
         || goesTo(PartKind.Trait.FRAME, Purpose.SECOND_PLATE)) {
-      act("Frame", "Wash the spine blood off.", "Blood clouds the stock and turns it bitter.");
+      act(Place.FRAME, Task.WASH_THE_SPINE);
     }
   }
 
@@ -165,27 +245,18 @@ public final class PreWork {
     boolean scraped = question.species().plan().traits().contains(BodyPlan.Trait.SCRAPED);
     boolean skinServed = eating.skin() != Eating.Skin.NO;
     boolean skinOn = skinServed && !skinOff && !isThere(PartKind.Trait.SKIN) && hasMains();
-    String how = eating.scales() == Eating.Scales.MANY ? " In a bag or under water." : "";
+    int many = eating.scales() == Eating.Scales.MANY ? 1 : 0;
     if (skinOn) {
-      act(
-          "Fish",
-          "Scale it." + how,
-          "The skin is eaten; scales in the cut count as yield that is not there.");
+      act(Place.FISH, Task.SCALE, many);
     } else if (skinEaten) {
-      act("Skin", "Scale it before it comes off." + how, "The skin is fried or dried.");
+      act(Place.SKIN, Task.SCALE_THE_SKIN, many);
     } else if (scraped) {
-      act(
-          "Fish",
-          "Scale it although it is skinned." + how,
-          "The flesh will be scraped, and scales would come along.");
+      act(Place.FISH, Task.SCALE_FOR_SCRAPING, many);
     } else {
-      leave("Fish", "No need to scale the sides.", "They are skinned and the skin is not eaten.");
+      leave(Place.FISH, Task.NO_SCALING);
     }
     if (isThere(PartKind.Trait.COLLAR) && isEaten(PartKind.Trait.COLLAR)) {
-      act(
-          "Collars",
-          "Scale them, and keep the fin as a handle.",
-          "They are grilled or fried with the skin on.");
+      act(Place.COLLARS, Task.SCALE_THE_COLLARS);
     }
   }
 
@@ -198,63 +269,45 @@ public final class PreWork {
     if (isEaten(PartKind.Trait.HEAD)) {
       boolean meat = question.heaviest().compareTo(question.species().eating().headFrom()) >= 0;
       if (scales) {
-        act("Head", "Scale it.", "The head is eaten.");
+        act(Place.HEAD, Task.SCALE_THE_HEAD);
       }
       if (!meat) {
-        care(
-            "Head",
-            "Small for a plate: think of the pot.",
-            "A fish of this size has little meat to pick.");
+        care(Place.HEAD, Task.SMALL_HEAD);
       }
     } else if (goesTo(PartKind.Trait.HEAD, Purpose.POT)) {
       if (scales) {
-        leave("Head", "No need to scale it.", "It goes to the pot.");
+        leave(Place.HEAD, Task.HEAD_UNSCALED);
       }
       if (white) {
-        act(
-            "Head",
-            "Eyes out.",
-            "They cloud a white stock and turn it bitter. Some soak long and leave them.");
+        act(Place.HEAD, Task.EYES_OUT);
       } else {
-        care("Head", "Oily fish makes poor stock.", "Soup or compost may be the better end.");
+        care(Place.HEAD, Task.OILY_HEAD);
       }
     }
   }
 
   private void fins() {
     if (goesTo(PartKind.Trait.WHOLE_FISH, Purpose.PLATE)) {
-      act(
-          "Fins",
-          "Trim all but the first spine of back and anal fin.",
-          "Pulled out easily after roasting, they say it is done.");
+      act(Place.FINS, Task.TRIM_THE_FINS);
     } else if (has(Trait.SPINES)) {
-      act(
-          "Fins",
-          "Clip the spines first.",
-          "They go through gloves, and wounds by them heal badly.");
+      act(Place.FINS, Task.CLIP_THE_SPINES);
     }
   }
 
   private void belly() {
     if (isThere(PartKind.Trait.BELLY) && isEaten(PartKind.Trait.BELLY)) {
-      act("Belly", "Wipe or trim the dark lining.", "It is bitter, and the belly is eaten.");
+      act(Place.BELLY, Task.WIPE_THE_LINING);
     }
   }
 
   private void flesh() {
     if (question.chose(CuttingOption.Trait.PIN_BONES_PULLED)) {
-      act(
-          "Fillets",
-          "Lay out tweezers and a bowl of water.",
-          "Pin bones are pulled with the grain, gently.");
+      act(Place.FILLETS, Task.TWEEZERS);
     } else if (question.chose(CuttingOption.Trait.PIN_BONES_IN)) {
-      care("Fillets", "Tell the pass: bones inside.", "The pin bones stay in.");
+      care(Place.FILLETS, Task.BONES_INSIDE);
     }
     if (has(Trait.PARASITES) && hasMains()) {
-      care(
-          "Fillets",
-          "Look at them against the light.",
-          "Parasites; never raw without the freezing your local code asks for.");
+      care(Place.FILLETS, Task.LIGHT);
     }
   }
 
@@ -263,17 +316,14 @@ public final class PreWork {
         has(Trait.THIN_SKIN)
             || question.species().plan().traits().contains(BodyPlan.Trait.THIN_SKIN);
     if (thin && question.fish() > 1) {
-      act("Knife", "Sharpen between fish.", "Thin skin tears under a dull edge.");
+      act(Place.KNIFE, Task.SHARPEN_BETWEEN);
     } else if (question.fish() > 3) {
-      act(
-          "Knife",
-          "Touch up the edge every few fish; rinse board and knife.",
-          "The harder the bone, the more a knife suffers; scales and slime travel.");
+      act(Place.KNIFE, Task.TOUCH_UP);
     }
     if (thin) {
-      act("Fillets", "Halve them before skinning.", "A short piece of thin skin tears less.");
+      act(Place.FILLETS, Task.HALVE);
     }
-    care("Hands", "Cut-resistant glove on the holding hand.", "Wet fish slips.");
+    care(Place.HANDS, Task.GLOVE);
   }
 
   // ---- what the parts become ------------------------------------------------------------------
@@ -311,15 +361,19 @@ public final class PreWork {
     return question.heaviest().compareTo(Mass.ofKilograms(kilograms)) > 0;
   }
 
-  private void act(String part, String what, String why) {
-    items.add(new Item(part, what, why, Kind.DO));
+  private void act(Place place, Task task, Object... figures) {
+    add(place, Kind.DO, task, figures);
   }
 
-  private void leave(String part, String what, String why) {
-    items.add(new Item(part, what, why, Kind.LEAVE));
+  private void leave(Place place, Task task) {
+    add(place, Kind.LEAVE, task);
   }
 
-  private void care(String part, String what, String why) {
-    items.add(new Item(part, what, why, Kind.CARE));
+  private void care(Place place, Task task) {
+    add(place, Kind.CARE, task);
+  }
+
+  private void add(Place place, Kind kind, Task task, Object... figures) {
+    items.add(new Item(place, Finding.of(task, figures), kind));
   }
 }

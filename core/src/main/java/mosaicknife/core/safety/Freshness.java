@@ -2,13 +2,13 @@ package mosaicknife.core.safety;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Temperature;
 
 /**
@@ -18,9 +18,9 @@ import mosaicknife.core.quantity.Temperature;
  *     to 1
  * @param daysLeft estimated days left on ice, linear in the demerits; from 0
  * @param proposal what it may become; the person decides
- * @param reasons why, one sentence each; never empty
+ * @param reasons why; never empty
  */
-public record Freshness(double demerits, double daysLeft, Fitness proposal, List<String> reasons) {
+public record Freshness(double demerits, double daysLeft, Fitness proposal, List<Finding> reasons) {
 
   /** Up to this a fish passes as fresh enough for raw; a starting estimate. */
   private static final double RAW_UP_TO = 0.16;
@@ -32,6 +32,22 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
   static final Temperature HISTAMINE_LIMIT = Temperature.ofCelsius(4);
 
   private static final Temperature WARM = Temperature.ofCelsius(7);
+
+  /** Why a lot is judged as it is. */
+  public enum Reason {
+    /** The weighted demerits: percent of all possible, group of fish. */
+    DEMERITS,
+    /** One sign decides by itself: the sign, its look. */
+    DECIDES_ALONE,
+    /** One sign is bad: the sign, its look. */
+    SIGN,
+    /** A histamine fish came without a measured temperature. */
+    NOT_MEASURED,
+    /** A histamine fish came too warm: temperature, limit. */
+    HISTAMINE,
+    /** Too warm for raw: temperature. */
+    WARM
+  }
 
   /** Copies the reasons. */
   public Freshness {
@@ -57,7 +73,7 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
     FreshnessGroup group = FreshnessGroup.of(species);
     double sum = 0;
     double most = 0;
-    List<String> reasons = new ArrayList<>();
+    List<Finding> reasons = new ArrayList<>();
     Fitness proposal = Fitness.RAW;
     for (Sign sign : Sign.values()) {
       if (!isThere(sign, state)) {
@@ -72,8 +88,7 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
     }
     double demerits = sum / most;
     proposal = Fitness.stricter(proposal, byDemerits(demerits));
-    reasons.add(
-        0, "%.0f %% of all possible demerits for %s.".formatted(demerits * 100, words(group)));
+    reasons.add(0, Finding.of(Reason.DEMERITS, Math.round(demerits * 100), group));
     proposal = Fitness.stricter(proposal, byTemperature(species, temperature, reasons));
     double daysLeft =
         proposal == Fitness.REFUSE
@@ -96,21 +111,17 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
   }
 
   /** One sign alone can decide: a rank smell is not outweighed by clear eyes. */
-  private static Fitness worstAlone(Sign sign, int grade, List<String> reasons) {
+  private static Fitness worstAlone(Sign sign, int grade, List<Finding> reasons) {
     boolean deciding = sign == Sign.SMELL || sign == Sign.FLESH;
     if (deciding && grade == Sign.WORST) {
-      reasons.add(sign.title() + " alone decides: " + lower(sign.grades().get(grade)) + ".");
+      reasons.add(Finding.of(Reason.DECIDES_ALONE, sign, sign.look(grade)));
       return Fitness.REFUSE;
     }
     if (grade == Sign.WORST || deciding && grade == 2) {
-      reasons.add(sign.title() + ": " + lower(sign.grades().get(grade)) + ".");
+      reasons.add(Finding.of(Reason.SIGN, sign, sign.look(grade)));
       return deciding ? Fitness.POT : Fitness.COOK;
     }
     return Fitness.RAW;
-  }
-
-  private static String lower(String text) {
-    return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
   }
 
   private static Fitness byDemerits(double demerits) {
@@ -124,37 +135,24 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
   }
 
   private static Fitness byTemperature(
-      Species species, Optional<Temperature> temperature, List<String> reasons) {
+      Species species, Optional<Temperature> temperature, List<Finding> reasons) {
     boolean histamine = species.traits().contains(Trait.HISTAMINE);
     if (temperature.isEmpty()) {
       if (histamine) {
-        reasons.add(
-            "Not measured: a histamine fish needs its temperature before it is served raw.");
+        reasons.add(Finding.of(Reason.NOT_MEASURED));
         return Fitness.COOK;
       }
       return Fitness.RAW;
     }
     Temperature measured = temperature.get();
     if (histamine && measured.compareTo(HISTAMINE_LIMIT) > 0) {
-      reasons.add(
-          "%s at receipt: above %s histamine may have formed, and cooking does not destroy it. Ask for the temperature record."
-              .formatted(measured, HISTAMINE_LIMIT));
+      reasons.add(Finding.of(Reason.HISTAMINE, measured, HISTAMINE_LIMIT));
       return Fitness.REFUSE;
     }
     if (measured.compareTo(WARM) > 0) {
-      reasons.add("%s at receipt is too warm for raw.".formatted(measured));
+      reasons.add(Finding.of(Reason.WARM, measured));
       return Fitness.COOK;
     }
     return Fitness.RAW;
-  }
-
-  private static String words(FreshnessGroup group) {
-    return switch (group) {
-      case WHITE -> "white fish";
-      case FLAT -> "flatfish";
-      case OILY -> "oily fish";
-      case CARTILAGE -> "rays and sharks";
-      case SALMON -> "salmon-like fish";
-    };
   }
 }

@@ -3,6 +3,7 @@ package mosaicknife.core.safety;
 import java.time.LocalDate;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Length;
 
 /**
@@ -38,24 +39,19 @@ public record LengthRule(
   /** How a fish is measured; the two give different figures on the same fish. */
   public enum Basis {
     /** From the tip of the snout to the fork of the tail. */
-    FORK("fork length"),
+    FORK,
     /** From the tip of the snout to the end of the tail. */
-    TOTAL("total length");
+    TOTAL;
+  }
 
-    private final String title;
-
-    Basis(String title) {
-      this.title = title;
-    }
-
-    /**
-     * Returns the words on screen.
-     *
-     * @return such as {@code fork length}
-     */
-    public String title() {
-      return title;
-    }
+  /** What speaks against a measured fish. */
+  public enum Warning {
+    /** The rule is too old to trust: source, day it was read, day it ran out. */
+    EXPIRED,
+    /** Measured in another way than the rule counts: how the rule counts, how it was measured. */
+    OTHER_BASIS,
+    /** Shorter than the minimum: length, minimum, how it counts, source, day it was read. */
+    TOO_SHORT
   }
 
   /**
@@ -66,24 +62,15 @@ public record LengthRule(
    * @param today the day of the comparison
    * @return a warning, or empty if nothing speaks against the fish
    */
-  public Optional<String> warning(Length measured, Basis as, LocalDate today) {
-    String defer = " Your local code decides.";
+  public Optional<Finding> warning(Length measured, Basis as, LocalDate today) {
     if (today.isAfter(expires)) {
-      return Optional.of(
-          "The house's length rule (%s, read %s) ran out on %s. Look it up again."
-                  .formatted(source, dated, expires)
-              + defer);
+      return Optional.of(Finding.of(Warning.EXPIRED, source, dated, expires));
     }
     if (as != basis) {
-      return Optional.of(
-          "The rule counts %s, the fish was measured as %s. Measure it again."
-              .formatted(basis.title(), as.title()));
+      return Optional.of(Finding.of(Warning.OTHER_BASIS, basis, as));
     }
     return measured.compareTo(minimum) < 0
-        ? Optional.of(
-            "%s is below the house's minimum of %s %s (%s, read %s)."
-                    .formatted(measured, minimum, basis.title(), source, dated)
-                + defer)
+        ? Optional.of(Finding.of(Warning.TOO_SHORT, measured, minimum, basis, source, dated))
         : Optional.empty();
   }
 }

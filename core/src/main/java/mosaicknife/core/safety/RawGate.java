@@ -10,27 +10,11 @@ import mosaicknife.core.anatomy.Species.Trait;
  */
 public enum RawGate {
   /** Nothing known speaks against it. */
-  OPEN("Raw: nothing known against it; your local code decides."),
+  OPEN,
   /** A freezing record or a named exemption is needed first. */
-  FREEZING_NEEDED(
-      "Raw only after freezing by your local code, with a record, or with a named exemption."),
+  FREEZING_NEEDED,
   /** The lot is not fit for raw. */
-  CLOSED("Not for raw: it did not pass the inspection for it.");
-
-  private final String sentence;
-
-  RawGate(String sentence) {
-    this.sentence = sentence;
-  }
-
-  /**
-   * Returns the sentence to show.
-   *
-   * @return the sentence
-   */
-  public String sentence() {
-    return sentence;
-  }
+  CLOSED;
 
   /**
    * Sets the gate for a lot.

@@ -1,78 +1,31 @@
 package mosaicknife.core.safety;
 
-import java.util.List;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.finding.Named;
 
 /** What is looked at, pressed and smelled when a fish comes in, with its four grades. */
 public enum Sign {
   /** The eyes. */
-  EYES(
-      "Eyes",
-      true,
-      "Full and clear, black pupil",
-      "Flat, a little dull",
-      "Sunken, cloudy",
-      "Hollow, milky"),
+  EYES(true),
   /** The gills. */
-  GILLS(
-      "Gills",
-      true,
-      "Bright red, clear slime",
-      "Paler red, little slime",
-      "Brownish, thick slime",
-      "Grey-brown, stringy slime"),
+  GILLS(true),
   /** Skin and slime. */
-  SKIN(
-      "Skin and slime",
-      false,
-      "Bright, tight scales, clear slime",
-      "Less shine, slime a little milky",
-      "Dull, loose scales, milky slime",
-      "Faded, sticky yellow slime"),
+  SKIN(false),
   /** The flesh under the finger. */
-  FLESH(
-      "Flesh",
-      false,
-      "Firm, springs back at once",
-      "Springs back slowly",
-      "Soft, the dent stays a while",
-      "Slack, the dent stays"),
+  FLESH(false),
   /** Belly or belly cavity. */
-  BELLY(
-      "Belly",
-      false,
-      "Firm and whole, clean cavity",
-      "A little soft",
-      "Soft, ribs begin to lift",
-      "Burst, or ribs stand off"),
+  BELLY(false),
   /** The smell. */
-  SMELL(
-      "Smell",
-      false,
-      "Sea, seaweed, nothing",
-      "Neutral to slightly fishy",
-      "Fishy, sour",
-      "Rank, ammonia");
+  SMELL(false);
 
   /** The worst grade. */
   public static final int WORST = 3;
 
-  private final String title;
   private final boolean onTheHead;
-  private final List<String> grades;
 
-  Sign(String title, boolean onTheHead, String... grades) {
-    this.title = title;
+  Sign(boolean onTheHead) {
     this.onTheHead = onTheHead;
-    this.grades = List.of(grades);
-  }
-
-  /**
-   * Returns the name on screen.
-   *
-   * @return such as {@code Skin and slime}
-   */
-  public String title() {
-    return title;
   }
 
   /**
@@ -85,11 +38,26 @@ public enum Sign {
   }
 
   /**
-   * Returns what each grade looks like.
+   * Returns how a grade of this sign looks, feels or smells.
    *
-   * @return four texts, from best (0) to worst (3)
+   * @param grade the grade, 0 (best) to {@value #WORST}
+   * @return the look
    */
-  public List<String> grades() {
-    return grades;
+  public Look look(int grade) {
+    return new Look(this, Check.inRange(grade, 0, WORST, "grade"));
+  }
+
+  /**
+   * How a sign looks, feels or smells.
+   *
+   * @param sign the sign
+   * @param grade its grade, from 0
+   */
+  public record Look(Sign sign, int grade) implements Named {
+
+    @Override
+    public String key() {
+      return Finding.of(sign).key() + "." + grade;
+    }
   }
 }

@@ -21,6 +21,8 @@ import mosaicknife.core.plan.CutPlan.Plate;
 import mosaicknife.core.plan.PreWork.Fate;
 import mosaicknife.core.plan.PreWork.Item;
 import mosaicknife.core.plan.PreWork.Kind;
+import mosaicknife.core.plan.PreWork.Place;
+import mosaicknife.core.plan.PreWork.Task;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
@@ -236,9 +238,9 @@ public class CutPlanTest {
                 .toList()));
   }
 
-  private static boolean says(List<Item> items, String part, Kind kind, String words) {
+  private static boolean says(List<Item> items, Place place, Kind kind, Task task) {
     return items.stream()
-        .anyMatch(i -> i.part().equals(part) && i.kind() == kind && i.what().contains(words));
+        .anyMatch(i -> i.place() == place && i.kind() == kind && i.what().what() == task);
   }
 
   @Test
@@ -254,19 +256,18 @@ public class CutPlanTest {
             "gills",
             Purpose.COMPOST);
     List<Item> stock = preWork("hake", State.GUTTED, "2.4", Choices.USUAL, pot);
-    assertTrue(says(stock, "Head", Kind.LEAVE, "No need to scale"), stock.toString());
-    assertTrue(says(stock, "Head", Kind.DO, "Eyes out"));
-    assertTrue(says(stock, "Gills", Kind.DO, "before the night"));
-    assertTrue(says(stock, "Frame", Kind.DO, "spine blood"));
-    assertTrue(says(stock, "Fish", Kind.DO, "Scale it"));
+    assertTrue(says(stock, Place.HEAD, Kind.LEAVE, Task.HEAD_UNSCALED), stock.toString());
+    assertTrue(says(stock, Place.HEAD, Kind.DO, Task.EYES_OUT));
+    assertTrue(says(stock, Place.GILLS, Kind.DO, Task.GILLS_OUT_FOR_THE_POT));
+    assertTrue(says(stock, Place.FRAME, Kind.DO, Task.WASH_THE_SPINE));
+    assertTrue(says(stock, Place.FISH, Kind.DO, Task.SCALE));
 
     Map<String, Purpose> curry = Map.of("head", Purpose.SECOND_PLATE, "fillet", Purpose.PLATE);
     List<Item> eaten =
         preWork("hake", State.GUTTED, "2.4", Choices.USUAL.with("skin", "off"), curry);
-    assertTrue(says(eaten, "Head", Kind.DO, "Scale it"));
-    assertFalse(says(eaten, "Head", Kind.DO, "Eyes out"));
-    assertTrue(says(eaten, "Fish", Kind.LEAVE, "No need to scale the sides"), eaten.toString());
-    eaten.forEach(item -> assertFalse(item.why().isBlank(), item.what()));
+    assertTrue(says(eaten, Place.HEAD, Kind.DO, Task.SCALE_THE_HEAD));
+    assertFalse(says(eaten, Place.HEAD, Kind.DO, Task.EYES_OUT));
+    assertTrue(says(eaten, Place.FISH, Kind.LEAVE, Task.NO_SCALING), eaten.toString());
   }
 
   @Test
@@ -278,8 +279,8 @@ public class CutPlanTest {
             "2.2",
             Choices.USUAL,
             Map.of("whole", Purpose.PLATE, "guts", Purpose.COMPOST));
-    assertTrue(says(roast, "Fins", Kind.DO, "first spine of back and anal fin"));
-    assertTrue(says(roast, "Guts", Kind.DO, "Gut it now"));
+    assertTrue(says(roast, Place.FINS, Kind.DO, Task.TRIM_THE_FINS));
+    assertTrue(says(roast, Place.GUTS, Kind.DO, Task.GUT_NOW));
     List<Item> later =
         preWork(
             "turbot",
@@ -287,11 +288,11 @@ public class CutPlanTest {
             "2.2",
             Choices.USUAL.with("gut", "later"),
             Map.of("guts", Purpose.COMPOST));
-    assertTrue(says(later, "Guts", Kind.CARE, "cut it today"));
+    assertTrue(says(later, Place.GUTS, Kind.CARE, Task.GUT_AT_THE_CUT));
     List<Item> heavy =
         preWork("albacore", State.UNGUTTED, "14.2", Choices.USUAL, Map.of("loin", Purpose.PLATE));
-    assertTrue(says(heavy, "Fish", Kind.CARE, "Two people"));
-    assertTrue(says(heavy, "Fish", Kind.CARE, "Back on ice"));
+    assertTrue(says(heavy, Place.FISH, Kind.CARE, Task.LIFT_TOGETHER));
+    assertTrue(says(heavy, Place.FISH, Kind.CARE, Task.BACK_ON_ICE));
   }
 
   @Test
