@@ -3,6 +3,7 @@ package mosaicknife.app.buy;
 import java.time.LocalDate;
 import java.util.Currency;
 import java.util.List;
+import mosaicknife.core.lot.Ordered;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 
@@ -54,5 +55,14 @@ public record Order(
    */
   public ExactMoney money(Currency currency) {
     return lines.stream().map(OrderLine::money).reduce(ExactMoney.zero(currency), ExactMoney::plus);
+  }
+
+  /**
+   * Returns what was ordered, to be held against what comes.
+   *
+   * @return the lines as the dock sees them
+   */
+  public List<Ordered> ordered() {
+    return lines.stream().map(OrderLine::ordered).toList();
   }
 }

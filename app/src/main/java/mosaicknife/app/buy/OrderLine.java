@@ -4,6 +4,7 @@ import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.lot.Ordered;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -37,6 +38,15 @@ public record OrderLine(
     double surplus,
     String surplusHome,
     String reason) {
+
+  /**
+   * Returns what was ordered, to be held against what comes.
+   *
+   * @return the line as the dock sees it
+   */
+  public Ordered ordered() {
+    return new Ordered(id, species, form, state, grade, fish, price);
+  }
 
   /**
    * Returns what the line costs at the expected mass.

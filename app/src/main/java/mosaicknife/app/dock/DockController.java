@@ -20,6 +20,8 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.lot.CatchMethod;
 import mosaicknife.core.lot.Killing;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.Ordered;
 import mosaicknife.core.lot.Origin;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -103,15 +105,24 @@ class DockController {
     Map<String, String> problems = read.problems();
     if (read.delivery().isPresent()) {
       try {
-        return "redirect:/dock/"
-            + SentTwice.survive(() -> lots.receive(read.delivery().get())).id()
-            + "?received";
+        Lot lot = SentTwice.survive(() -> lots.receive(read.delivery().get()));
+        closeIfComplete(lot);
+        return "redirect:/dock/" + lot.id() + "?received";
       } catch (Refusal refusal) {
         problems = Map.of(refusal.field(), words.say(refusal));
       }
     }
     response.setStatus(422);
     return page(model, problems);
+  }
+
+  /** An order of which everything came is done. */
+  private void closeIfComplete(Lot lot) {
+    lot.arrival().orderLine().stream()
+        .boxed()
+        .flatMap(line -> orders.findByLine(line).stream())
+        .filter(order -> Ordered.isComplete(order.ordered(), lots.of(order)))
+        .forEach(order -> orders.close(order.id()));
   }
 
   /** The fish any of whose names contains what was typed, as options to tap. */

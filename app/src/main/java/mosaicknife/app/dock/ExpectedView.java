@@ -25,8 +25,8 @@ record ExpectedView(Order order, List<Line> lines, boolean late) {
                 line ->
                     new Line(
                         line,
-                        OrderMatch.came(line, lots),
-                        lots.stream().anyMatch(lot -> OrderMatch.isFor(lot, line))))
+                        line.ordered().came(lots),
+                        lots.stream().anyMatch(lot -> line.ordered().isFor(lot))))
             .toList(),
         late);
   }

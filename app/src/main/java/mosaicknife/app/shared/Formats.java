@@ -10,6 +10,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Currency;
 import java.util.Locale;
+import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.finding.Named;
 import mosaicknife.core.quantity.ExactMoney;
@@ -196,6 +197,9 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
     }
     if (figure instanceof Fraction share) {
       return percent(share);
+    }
+    if (figure instanceof SizeGrade grade) {
+      return range(grade.from(), grade.to());
     }
     if (figure instanceof LocalDate date) {
       return day(date);

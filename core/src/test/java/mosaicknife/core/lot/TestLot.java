@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
@@ -27,7 +28,7 @@ final class TestLot {
   static final Person TOBIAH = new Person(2, "Tobiah Lund");
   static final Person MAREN = new Person(3, "Maren Oake");
 
-  private final Receipt receipt;
+  private Receipt receipt;
   private final CutPlan plan;
   private final List<Part> parts = new ArrayList<>();
   private final List<Weighing> weighings = new ArrayList<>();
@@ -114,6 +115,32 @@ final class TestLot {
             "",
             hands,
             NOON.plusSeconds(60L * weighings.size())));
+    return this;
+  }
+
+  /** Says for which line of an order it came. */
+  TestLot forLine(long line) {
+    Arrival arrival =
+        new Arrival(
+            OptionalLong.of(line),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            "",
+            Optional.empty());
+    receipt =
+        new Receipt(
+            receipt.species(),
+            receipt.state(),
+            receipt.fish(),
+            receipt.invoiced(),
+            receipt.own(),
+            receipt.price(),
+            receipt.supplier(),
+            receipt.origin(),
+            receipt.landedOn(),
+            receipt.note(),
+            arrival);
     return this;
   }
 
