@@ -41,6 +41,12 @@ public final class GrossErrors {
   /** How many tallies have an error at all; a starting estimate. */
   private static final double ANY = 0.2;
 
+  /** How often a figure between two steps is typed without any error. */
+  private static final double OFF_THE_STEP = 1e-3;
+
+  /** How often a tally is typed from a finer scale than the house's; a starting estimate. */
+  private static final double FINER = 0.02;
+
   private static final double POUND_GRAMS = 453.59237;
   private static final double MG = 1000;
 
@@ -325,15 +331,23 @@ public final class GrossErrors {
 
   // ---- likelihood -----------------------------------------------------------------------------
 
-  /** A figure between two steps of the display was not read off it; one error may explain it. */
+  /**
+   * A figure between two steps of the display was not read off it; one error may explain it.
+   * Several of them were more likely read off a finer scale, where half of all figures fall
+   * between.
+   */
   private double offTheSteps(int explained) {
-    double log = 0;
+    int off = 0;
+    int figures = 0;
     for (int i = 0; i < lines.size(); i++) {
       TallyLine line = lines.get(i);
-      boolean off = line.mass().isPresent() && !isOnStep(line, grams(line.mass().get()));
-      log += off && i != explained ? Math.log(1e-3) : 0;
+      if (line.mass().isPresent()) {
+        figures++;
+        off += isOnStep(line, grams(line.mass().get())) || i == explained ? 0 : 1;
+      }
     }
-    return log;
+    double own = (1 - FINER) * Math.pow(OFF_THE_STEP, off);
+    return Math.log(own + FINER * Math.pow(0.5, figures));
   }
 
   private static boolean isOnStep(TallyLine line, double grams) {

@@ -195,6 +195,12 @@ public class LotSheetTest {
   }
 
   @Test
+  public void figuresTypedOffAFinerScaleAreNoError() {
+    // five odd figures do not lie on the steps of 2 g that the house's own scale has
+    assertFalse(Tally.search(weighed().sheet(), Map.of()).orElseThrow().isAlarm());
+  }
+
+  @Test
   public void aFilletLighterThanItsTwinIsRemarkedAndAnEvenFishIsNot() {
     LotSheet even = weighed().sheet();
     assertTrue(Opinions.of(even, 1).isEmpty(), Opinions.of(even, 1).toString());
