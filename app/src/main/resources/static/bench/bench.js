@@ -5,6 +5,13 @@
   if (!page) return;
   const lot = page.dataset.lot;
   const queue = window.MosaicQueue;
+  // the words come with the page, in the language of the person
+  const words = JSON.parse(document.getElementById("bench-words").textContent);
+  const word = function (key) {
+    const values = Array.prototype.slice.call(arguments, 1);
+    return values.reduce(function (text, value, i) { return text.replaceAll("{" + i + "}", value); }, words[key] || key);
+  };
+  const plural = new Intl.PluralRules(document.documentElement.lang || "en");
   const byId = function (id) { return document.getElementById(id); };
   const sheet = function () { return byId("sheet"); };
   let last = null;
@@ -15,7 +22,7 @@
   const tray = function () { return sessionStorage.getItem(trayKey) || ""; };
   const showTray = function () {
     const chosen = document.querySelector('input[name="tray-choice"][value="' + CSS.escape(tray()) + '"]');
-    const name = chosen && chosen.value ? chosen.dataset.name : "Tray";
+    const name = chosen && chosen.value ? chosen.dataset.name : word("tray");
     if (chosen) chosen.checked = true;
     if (byId("tray-name")) byId("tray-name").textContent = name;
     if (byId("tray")) byId("tray").value = chosen ? chosen.value : "";
@@ -40,13 +47,13 @@
     byId("live-figure").textContent = reading.figure;
     byId("live-unit").textContent = reading.unit;
     byId("live-words").textContent = reading.words;
-    byId("live-tare").textContent = reading.tare ? "tare " + reading.tare : "";
+    byId("live-tare").textContent = reading.tare ? word("tare", reading.tare) : "";
     const number = byId("reading");
     if (number) number.value = reading.number;
     const take = byId("take-button");
     if (take) take.disabled = !reading.takeable;
   };
-  const gone = { number: 0, figure: "– – –", unit: "", tare: "", motion: "gone", words: "no connection: type the weight, it waits here", takeable: false };
+  const gone = { number: 0, figure: "– – –", unit: "", tare: "", motion: "gone", words: word("gone"), takeable: false };
 
   let stream = null;
   let heard = 0;
@@ -131,7 +138,7 @@
     byId("guide")?.classList.toggle("stale", sheet().dataset.part !== place.part);
     if (queue.isAway() && queue.waiting() > 0) {
       const judged = document.querySelector("#sheet .judged span");
-      if (judged) judged.textContent = "The sums follow when the server answers.";
+      if (judged) judged.textContent = word("sums-follow");
       document.querySelector("#sheet .verdict")?.classList.remove("closed", "over", "short");
     }
   };
@@ -142,13 +149,13 @@
     const taken = chosen && takenOf(chosen, place.fish);
     const bits = [];
     const bit = function (name, text, css) { const e = document.createElement(name); e.textContent = text; if (css) e.className = css; bits.push(e, " "); };
-    if (!chosen) bit("b", "Every part is weighed");
+    if (!chosen) bit("b", word("all-weighed"));
     else {
       bit("i", chosen.number);
       bit("b", chosen.name);
-      if (model.fish > 1) bit("span", place.fish > 0 ? "fish " + place.fish : "all together", "of");
-      if (taken) bit("em", "was " + taken.text, "was");
-      else if (chosen.row) bit("em", "every reading is one", "row-count");
+      if (model.fish > 1) bit("span", place.fish > 0 ? word("fish", place.fish) : word("together"), "of");
+      if (taken) bit("em", word("was", taken.text), "was");
+      else if (chosen.row) bit("em", word("each-is-one"), "row-count");
       else if (chosen.expected && model.fish === 1) bit("em", chosen.expected);
     }
     next.replaceChildren.apply(next, bits);
@@ -165,15 +172,15 @@
     if (!waiting) return;
     const slow = count > 0 && (queue.isAway() || count > 2);
     waiting.hidden = !slow;
-    waiting.textContent = !slow ? "" : count === 1 ? "1 weight waits here until the server answers. Go on." : count + " weights wait here until the server answers. Go on.";
+    waiting.textContent = !slow ? "" : word("waits-" + plural.select(count), count);
     const stopped = byId("stopped");
     const refused = queue.refused();
     stopped.hidden = refused.length === 0;
     stopped.replaceChildren.apply(stopped, refused.map(function (op) {
       const line = document.createElement("li");
-      line.textContent = op.name + " " + op.text + " was not stored: " + op.refused + " ";
+      line.textContent = word("not-saved", op.name, op.text, op.refused) + " ";
       const drop = document.createElement("button");
-      drop.type = "button"; drop.className = "quiet"; drop.textContent = "Drop it";
+      drop.type = "button"; drop.className = "quiet"; drop.textContent = word("drop");
       drop.addEventListener("click", function () { queue.forget(op); });
       line.append(drop);
       return line;
@@ -206,15 +213,15 @@
     const text = typed ? field.value.trim() : last.figure + " " + last.unit;
     if (!text) {
       // the second tap of a double one says nothing
-      if (Date.now() - lastTake > 600) complain("Type the weight first, like 1.318 kg.");
+      if (Date.now() - lastTake > 600) complain(word("type-first"));
       return;
     }
     // what goes to the server at once is judged there; what has to wait must at least be a weight
     if (typed && queue.isAway() && !/^\d{1,6}([.,]\d{1,3})?\s*(g|kg|oz|lb|lbs)?(\s+\d{1,2}([.,]\d)?\s*oz)?$/i.test(text)) {
-      complain("“" + text + "” is no weight. Write it like 1.318 kg.");
+      complain(word("no-weight", text));
       return;
     }
-    if (before && !reason) { complain(part.name + " was weighed before. Say why it is weighed again, then take."); return; }
+    if (before && !reason) { complain(word("say-why", part.name)); return; }
     lastTake = Date.now();
     calm();
     const id = queue.newId();
@@ -245,7 +252,7 @@
     const undone = queue.overlay(lot).map(function (op) { return op.takesBack; });
     const waiting = own.filter(function (op) { return !undone.includes(op.id); }).pop();
     const target = waiting ? waiting.id : undone.includes(model.mine) ? "" : model.mine;
-    if (!target) { complain("There is no weight of yours on this lot to take back."); return; }
+    if (!target) { complain(word("nothing-to-take-back")); return; }
     calm();
     const part = partsNow().find(function (p) { return p.taken.some(function (t) { return t.id === target; }); });
     if (!part) return;
@@ -258,7 +265,7 @@
       fields: { own: id, weighing: target } });
     if (fish === place.fish) place = { fish: fish, part: part.slot, byHand: true };
     draw();
-    say(part.name + " taken back.");
+    say(word("taken-back", part.name));
   };
 
   document.addEventListener("submit", function (event) {

@@ -75,6 +75,7 @@ window.MosaicQueue = (function () {
     if (op.seq !== undefined) { try { await run("readwrite", function (store) { return store.put(op); }); } catch (e) { /* shown until the page closes */ } }
   };
 
+  const words = function () { return JSON.parse(document.getElementById("bench-words").textContent); };
   const send = async function (op) {
     const body = new URLSearchParams(op.fields);
     // the first try is live; later ones bring their moment and their reading along
@@ -92,8 +93,8 @@ window.MosaicQueue = (function () {
       if (answer.status === 200) return { kind: "done", said: (await answer.json()).said };
       if (answer.status === 409 || answer.status === 422) return { kind: "refused", sentence: (await answer.json()).sentence };
       if (answer.status === 401) return { kind: "sign-in", to: answer.headers.get("HX-Redirect") || location.href };
-      if (answer.status === 403) return { kind: answer.headers.get("HX-Refresh") ? "stale-page" : "refused", sentence: "Your role does not include this." };
-      if (answer.status === 404 || answer.status === 413) return { kind: "refused", sentence: "The server does not know this lot or part any more." };
+      if (answer.status === 403) return { kind: answer.headers.get("HX-Refresh") ? "stale-page" : "refused", sentence: words()["not-allowed"] };
+      if (answer.status === 404 || answer.status === 413) return { kind: "refused", sentence: words()["unknown-lot"] };
       return { kind: "away" };
     } catch (e) {
       return { kind: "away" };

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -47,6 +48,29 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 @Transactional(readOnly = true)
 class BenchPages {
+
+  private static final List<String> SCRIPT_WORDS =
+      List.of(
+          "gone",
+          "sums-follow",
+          "all-weighed",
+          "fish",
+          "together",
+          "was",
+          "each-is-one",
+          "waits-one",
+          "waits-other",
+          "not-saved",
+          "drop",
+          "type-first",
+          "no-weight",
+          "say-why",
+          "nothing-to-take-back",
+          "taken-back",
+          "tare",
+          "tray",
+          "not-allowed",
+          "unknown-lot");
 
   private static final Duration SHORTEST_PACE = Duration.ofSeconds(10);
 
@@ -132,11 +156,23 @@ class BenchPages {
     model.addAttribute("pace", pace(sheet, formats));
     model.addAttribute("adjusted", adjusted(sheet, formats));
     Optional<UUID> mine = sheets.lastOf(place.lotId(), person.id());
+    model.addAttribute("benchWords", quoted(scriptWords(formats)));
     model.addAttribute(
         "benchModel",
         // inside a script element, where only the end of one could end it early
-        json.writeValueAsString(BenchModel.of(clock.instant(), sheet, person.id(), mine, formats))
-            .replace("<", "\\u003c"));
+        quoted(BenchModel.of(clock.instant(), sheet, person.id(), mine, formats)));
+  }
+
+  private String quoted(Object value) {
+    return json.writeValueAsString(value).replace("<", "\\u003c");
+  }
+
+  /** The words of the script; the browser puts in the figures it has at hand. */
+  private static Map<String, String> scriptWords(Formats formats) {
+    return SCRIPT_WORDS.stream()
+        .collect(
+            Collectors.toMap(
+                key -> key, key -> formats.say("bench.script." + key, "{0}", "{1}", "{2}")));
   }
 
   /**
