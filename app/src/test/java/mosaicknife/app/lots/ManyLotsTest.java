@@ -28,13 +28,20 @@ public class ManyLotsTest extends WithPages {
   @Autowired private PlatformTransactionManager transactions;
   @Autowired private EntityManagerFactory entities;
 
-  /** Works with so many more closed lots, and one open lot older than all of them; undone after. */
+  /** Works in a house of closed lots, with one open lot older than all of them; undone after. */
   private void withOldLots(int lots, Work work) throws Exception {
     session("ines");
     new TransactionTemplate(transactions)
         .executeWithoutResult(
             status -> {
               status.setRollbackOnly();
+              jdbc.sql(
+                      """
+                      update lot set finished_at = greatest(received_at, now()),
+                        finished_by = received_by
+                      where finished_at is null
+                      """)
+                  .update();
               jdbc.sql(
                       """
                       insert into lot (client_id, species, state, fish_count, invoiced_mg,
