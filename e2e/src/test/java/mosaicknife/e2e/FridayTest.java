@@ -64,7 +64,7 @@ public class FridayTest extends InBrowser {
     Locator expected = dock.locator(".expected:has-text('Order " + order + ",')");
     assertThat(expected).containsText((line.fish() - 1) + " of " + line.fish() + " came");
     expected.locator("a:has-text('Receive')").click();
-    receive(dock, line, 1, line.grade().middle().milligrams() / 1e6);
+    receive(dock, 1, 1, line.grade().middle().milligrams() / 1e6);
     dock.navigate(address("/dock"));
     // all of it came, so the order is closed by itself
     assertThat(dock.locator(".expected:has-text('Order " + order + ",')")).hasCount(0);
@@ -99,14 +99,13 @@ public class FridayTest extends InBrowser {
     assertThat(dock.locator("input[name=species]:checked")).hasValue(line.species().code());
     double each = line.grade().middle().milligrams() / 1e6;
     dock.fill("#gross", "%.3f kg".formatted(each * line.fish() + 3));
-    receive(dock, line, line.fish() - 1, each);
+    receive(dock, line.fish() - 1, line.fish(), each);
     assertThat(dock.locator(".notice.warn").first()).containsText("Short by 1 fish");
     return Long.parseLong(dock.url().replaceAll(".*/dock/(\\d+).*", "$1"));
   }
 
-  /** One line of an order comes: so many fish, invoiced as if all of them had come. */
-  private static void receive(Page dock, OrderLine line, int fish, double each) {
-    int invoiced = fish == 1 ? 1 : line.fish();
+  /** So many fish come, and so many are invoiced. */
+  private static void receive(Page dock, int fish, int invoiced, double each) {
     dock.fill("#fish", "" + fish);
     dock.check("input[value=WILD]", new Page.CheckOptions().setForce(true));
     dock.fill("#invoiced", "%.3f kg".formatted(each * invoiced));
