@@ -1,0 +1,177 @@
+package mosaicknife.core.buying;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.Currency;
+import java.util.List;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.SizeGrade;
+import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.buying.Substitutes.Substitute;
+import mosaicknife.core.plan.Choices;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What one chooses by: how alike two fish eat, in what an offer is better, bought fillet. */
+public class ChoosingTest {
+
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+  private static final Currency EUR = Currency.getInstance("EUR");
+
+  private static Substitute instead(String missing, String other) {
+    return Substitutes.of(CATALOGUE.getSpecies(missing), List.of(CATALOGUE.getSpecies(other)))
+        .get(0);
+  }
+
+  /**
+   * By hand from the eating qualities: 3 a step of flesh, 2 of texture and taste, 1.2 for another
+   * skin, 0.8 for another body plan, 0.8 for each doubling of the mean mass up to three, 1 for all
+   * of the fillet more or less with pin bones.
+   */
+  @DataProvider
+  Object[][] distances() {
+    return new Object[][] {
+      // soft to flaky
+      {"hake", "pollack", 2.0},
+      // soft to firm 4, mild to medium 2, body plan 0.8, bones along 45 % less 0.45
+      {"hake", "turbot", 7.25},
+      {"turbot", "hake", 7.25},
+      // white to oily 6, mild to strong 4, skin 1.2, plan 0.8, sqrt(7.2) to sqrt(0.24) kg 1.9627
+      {"hake", "mackerel", 13.9627},
+      // sqrt(7.2) to sqrt(20) kg: 0.737 doublings
+      {"pollack", "cod", 0.5896},
+    };
+  }
+
+  @Test(dataProvider = "distances")
+  public void theDistanceIsTheSumOfWhatAGuestNotices(String missing, String other, double far) {
+    assertEquals(instead(missing, other).distance(), far, 1e-3);
+  }
+
+  @Test
+  public void whatIsAlikeAndWhatIsNotIsSaid() {
+    assertEquals(
+        instead("hake", "pollack").alike(),
+        List.of("white flesh", "mild taste", "skin eaten, soft", "cut the same way"));
+    assertEquals(instead("hake", "pollack").different(), List.of("flaky"));
+    assertEquals(
+        instead("hake", "mackerel").different(),
+        List.of("oily flesh", "strong taste", "skin crisps", "smaller fish"));
+    assertTrue(instead("plaice", "cod").different().contains("larger fish"));
+    assertTrue(instead("turbot", "hake").different().contains("more pin bones"));
+    assertTrue(
+        instead("hake", "turbot").different().stream().noneMatch(w -> w.contains("pin bones")));
+  }
+
+  private static Candidate candidate(
+      String price, int grams, String labour, double served, double surplus) {
+    ExactMoney nothing = ExactMoney.zero(EUR);
+    return new Candidate(
+        offer(Form.WHOLE, price),
+        1,
+        Mass.ofGrams(grams),
+        nothing,
+        ExactMoney.of(labour, EUR),
+        10,
+        served,
+        nothing,
+        nothing,
+        nothing,
+        0.05,
+        surplus,
+        served,
+        Mass.ZERO,
+        Mass.ZERO);
+  }
+
+  private static Offer offer(Form form, String price) {
+    return new Offer(
+        "c",
+        CATALOGUE.getSpecies("hake"),
+        State.GUTTED,
+        SizeGrade.parseKilograms("1.5-2.5"),
+        form,
+        UnitPrice.ofPerKilogram(price, EUR),
+        "Marram Quay Fish");
+  }
+
+  @DataProvider
+  Object[][] pairs() {
+    Candidate dear = candidate("10.30", 5150, "10.30", 20, 3);
+    return new Object[][] {
+      {candidate("10.30", 5150, "10.30", 20, 3), dear, new Difference(false, false, false, false)},
+      // each just inside of three hundredths, or one portion
+      {candidate("10.01", 5001, "10.01", 20, 2), dear, new Difference(false, false, false, false)},
+      {candidate("9.99", 5150, "10.30", 20, 3), dear, new Difference(true, false, false, false)},
+      {candidate("10.30", 4995, "10.30", 20, 3), dear, new Difference(false, true, false, false)},
+      {candidate("10.30", 5150, "9.99", 20, 3), dear, new Difference(false, false, true, false)},
+      {candidate("10.30", 5150, "10.30", 20, 1.9), dear, new Difference(false, false, false, true)},
+      // the dear one is no better for being dear
+      {dear, candidate("8.00", 4000, "5.00", 20, 0), new Difference(false, false, false, false)},
+    };
+  }
+
+  @Test(dataProvider = "pairs")
+  public void threeHundredthsAreAReason(Candidate cheap, Candidate dear, Difference expected) {
+    assertEquals(Difference.between(cheap, dear), expected);
+  }
+
+  @Test
+  public void boughtFilletServesWhatIsWantedAndItsRangeIsThatOfTheDemand() {
+    double[] wanted = new double[31];
+    wanted[20] = 0.5;
+    wanted[24] = 0.4;
+    wanted[30] = 0.1;
+    Candidate fillet = fillet(Counts.of(wanted), 0);
+    // 24 plates: half the nights 20 are served, else 24
+    assertEquals(fillet.served(), 22, 1e-9);
+    assertEquals(fillet.surplus(), 2, 1e-9);
+    assertEquals(fillet.risk(), 0.1, 1e-9);
+    assertEquals(fillet.fish(), 0);
+    double each = fillet.costPerServed().amount().doubleValue();
+    assertEquals(fillet.low().amount().doubleValue(), each * 22 / 24, 1e-6);
+    assertEquals(fillet.high().amount().doubleValue(), each * 22 / 20, 1e-6);
+    assertEquals(each * 22, fillet.money().plus(fillet.labour()).amount().doubleValue(), 1e-6);
+    double kilograms = fillet.mass().milligrams() / 1e6;
+    assertTrue(kilograms > 24 * 0.18 && kilograms < 24 * 0.18 * 1.1, kilograms + " kg");
+
+    // four plates on hand: 16, 20 or 26 are missing
+    assertEquals(fillet(Counts.of(wanted), 4).served(), 18, 1e-9);
+  }
+
+  private static Candidate fillet(Counts demand, int onHand) {
+    Wish wish =
+        new Wish(
+            new PortionRule(Mass.ofGrams(180), 0.05),
+            Specification.SKIN_ON,
+            false,
+            Choices.USUAL,
+            demand,
+            onHand,
+            0.85,
+            ExactMoney.of("18.00", EUR));
+    return new OrderPlanner(HouseNorms.STARTING, CATALOGUE)
+        .candidate(wish, offer(Form.FILLET, "24.00"))
+        .orElseThrow();
+  }
+
+  @Test
+  public void countsThatCannotComeAreForgottenAndTheRestIsKept() {
+    Counts trimmed = Counts.of(0, 0.25, 0.75, 0, 0);
+    assertEquals(trimmed.most(), 2);
+    assertEquals(trimmed, Counts.of(0, 0.25, 0.75));
+    assertTrue(!trimmed.equals(Counts.of(0, 0.5, 0.5)));
+    assertEquals(trimmed.below(2), 0.25, 0);
+    // min of 1 or 2 and of exactly 1: always 1
+    assertEquals(trimmed.expectedSmaller(Counts.exactly(1)), 1, 1e-12);
+    // min of 1 (1/4) or 2 (3/4) and 0 or 4, half each: half of 1.75
+    assertEquals(trimmed.expectedSmaller(Counts.of(0.5, 0, 0, 0, 0.5)), 0.875, 1e-12);
+  }
+}
