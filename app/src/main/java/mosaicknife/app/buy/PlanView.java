@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mosaicknife.app.buy.PurchasePlanner.Alternative;
 import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.shared.Formats;
@@ -15,6 +16,7 @@ import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.StockNeed;
 import mosaicknife.core.buying.Substitutes.Substitute;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.ExactMoney;
 
 /**
@@ -195,11 +197,11 @@ record PlanView(
 
   private static AlternativeRow alternative(Alternative alternative, Formats formats) {
     Substitute substitute = alternative.substitute();
-    String why = String.join(", ", substitute.alike());
+    String why = words(substitute.alike(), formats);
     String but =
         substitute.different().isEmpty()
             ? ""
-            : formats.say("buy.said.but", String.join(", ", substitute.different()));
+            : formats.say("buy.said.but", words(substitute.different(), formats));
     return new AlternativeRow(
         substitute.species().code(),
         substitute.species().name(),
@@ -275,5 +277,9 @@ record PlanView(
             ? formats.say(
                 "buy.said.bones-over", bones, possible, wanted, formats.roughly(stock.surplus()))
             : formats.say("buy.said.bones-short", bones, possible, wanted));
+  }
+
+  private static String words(List<Finding> findings, Formats formats) {
+    return findings.stream().map(formats::say).collect(Collectors.joining(", "));
   }
 }

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Eating.Skin;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.finding.Finding;
 
 /**
  * Finds the fish that eat most like another.
@@ -28,16 +28,40 @@ public final class Substitutes {
 
   private Substitutes() {}
 
+  /** What a guest or a cook notices of a fish. */
+  public enum Quality {
+    /** The flesh: white to oily. */
+    FLESH,
+    /** The texture: soft to meaty. */
+    TEXTURE,
+    /** The taste: mild to strong. */
+    TASTE,
+    /** The skin comes off. */
+    SKIN_OFF,
+    /** The skin is eaten soft. */
+    SKIN_SOFT,
+    /** The skin crisps. */
+    SKIN_CRISP,
+    /** Of the same body plan. */
+    CUT_ALIKE,
+    /** More than twice the mass. */
+    LARGER,
+    /** Less than half the mass. */
+    SMALLER,
+    /** Clearly more of the fillet has pin bones. */
+    MORE_PIN_BONES
+  }
+
   /**
    * A fish in place of another.
    *
    * @param species the fish
    * @param distance how different it eats: below 2 hardly, above 5 clearly
-   * @param alike what is alike, in a few words each
-   * @param different what is different, in a few words each
+   * @param alike what is alike
+   * @param different what is different
    */
   public record Substitute(
-      Species species, double distance, List<String> alike, List<String> different) {
+      Species species, double distance, List<Finding> alike, List<Finding> different) {
 
     /** Copies the lists. */
     public Substitute {
@@ -62,58 +86,50 @@ public final class Substitutes {
   }
 
   private static Substitute compare(Species missing, Species other) {
-    List<String> alike = new ArrayList<>();
-    List<String> different = new ArrayList<>();
+    List<Finding> alike = new ArrayList<>();
+    List<Finding> different = new ArrayList<>();
     Eating want = missing.eating();
     Eating has = other.eating();
     double distance =
-        FLESH * steps(want.flesh(), has.flesh(), alike, different, " flesh")
-            + TEXTURE * steps(want.texture(), has.texture(), alike, different, "")
-            + FLAVOUR * steps(want.flavour(), has.flavour(), alike, different, " taste");
+        FLESH * steps(want.flesh(), has.flesh(), Quality.FLESH, alike, different)
+            + TEXTURE * steps(want.texture(), has.texture(), Quality.TEXTURE, alike, different)
+            + FLAVOUR * steps(want.flavour(), has.flavour(), Quality.TASTE, alike, different);
     if (want.skin() == has.skin()) {
-      alike.add(skin(has.skin()));
+      alike.add(Finding.of(skin(has.skin())));
     } else {
-      different.add(skin(has.skin()));
+      different.add(Finding.of(skin(has.skin())));
       distance += SKIN;
     }
     if (missing.plan().equals(other.plan())) {
-      alike.add("cut the same way");
+      alike.add(Finding.of(Quality.CUT_ALIKE));
     } else {
       distance += PLAN;
     }
     double size = Math.abs(Math.log(middle(other) / middle(missing)) / Math.log(2));
     if (size > 1) {
-      different.add(middle(other) > middle(missing) ? "larger fish" : "smaller fish");
+      boolean larger = middle(other) > middle(missing);
+      different.add(Finding.of(larger ? Quality.LARGER : Quality.SMALLER));
     }
     distance += SIZE * Math.min(3, size);
     double bones = has.pinBonesTo() - want.pinBonesTo();
     if (bones > 0.3) {
-      different.add("more pin bones");
+      different.add(Finding.of(Quality.MORE_PIN_BONES));
     }
     distance += BONES * Math.abs(bones) * 2;
     return new Substitute(other, distance, alike, different);
   }
 
   private static double steps(
-      Enum<?> want, Enum<?> has, List<String> alike, List<String> different, String after) {
-    String words = word(has) + after;
-    if (want == has) {
-      alike.add(words);
-    } else {
-      different.add(words);
-    }
+      Enum<?> want, Enum<?> has, Quality quality, List<Finding> alike, List<Finding> different) {
+    (want == has ? alike : different).add(Finding.of(quality, has));
     return Math.abs(want.ordinal() - has.ordinal());
   }
 
-  private static String word(Enum<?> value) {
-    return value.name().toLowerCase(Locale.ROOT);
-  }
-
-  private static String skin(Skin skin) {
+  private static Quality skin(Skin skin) {
     return switch (skin) {
-      case NO -> "skin off";
-      case SOFT -> "skin eaten, soft";
-      case CRISP -> "skin crisps";
+      case NO -> Quality.SKIN_OFF;
+      case SOFT -> Quality.SKIN_SOFT;
+      case CRISP -> Quality.SKIN_CRISP;
     };
   }
 

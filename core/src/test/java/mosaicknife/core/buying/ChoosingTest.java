@@ -6,12 +6,15 @@ import static org.testng.Assert.assertTrue;
 import java.util.Currency;
 import java.util.List;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.buying.Substitutes.Quality;
 import mosaicknife.core.buying.Substitutes.Substitute;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -59,15 +62,24 @@ public class ChoosingTest {
   public void whatIsAlikeAndWhatIsNotIsSaid() {
     assertEquals(
         instead("hake", "pollack").alike(),
-        List.of("white flesh", "mild taste", "skin eaten, soft", "cut the same way"));
-    assertEquals(instead("hake", "pollack").different(), List.of("flaky"));
+        List.of(
+            Finding.of(Quality.FLESH, Eating.Flesh.WHITE),
+            Finding.of(Quality.TASTE, Eating.Flavour.MILD),
+            Finding.of(Quality.SKIN_SOFT),
+            Finding.of(Quality.CUT_ALIKE)));
+    assertEquals(
+        instead("hake", "pollack").different(),
+        List.of(Finding.of(Quality.TEXTURE, Eating.Texture.FLAKY)));
     assertEquals(
         instead("hake", "mackerel").different(),
-        List.of("oily flesh", "strong taste", "skin crisps", "smaller fish"));
-    assertTrue(instead("plaice", "cod").different().contains("larger fish"));
-    assertTrue(instead("turbot", "hake").different().contains("more pin bones"));
-    assertTrue(
-        instead("hake", "turbot").different().stream().noneMatch(w -> w.contains("pin bones")));
+        List.of(
+            Finding.of(Quality.FLESH, Eating.Flesh.OILY),
+            Finding.of(Quality.TASTE, Eating.Flavour.STRONG),
+            Finding.of(Quality.SKIN_CRISP),
+            Finding.of(Quality.SMALLER)));
+    assertTrue(instead("plaice", "cod").different().contains(Finding.of(Quality.LARGER)));
+    assertTrue(instead("turbot", "hake").different().contains(Finding.of(Quality.MORE_PIN_BONES)));
+    assertTrue(!instead("hake", "turbot").different().contains(Finding.of(Quality.MORE_PIN_BONES)));
   }
 
   private static Candidate candidate(

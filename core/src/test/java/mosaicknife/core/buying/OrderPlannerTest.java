@@ -8,6 +8,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.Currency;
 import java.util.List;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
@@ -15,7 +16,9 @@ import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.breakdown.Likeness;
 import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.buying.Substitutes.Quality;
 import mosaicknife.core.buying.Substitutes.Substitute;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.MainCut;
@@ -231,15 +234,17 @@ public class OrderPlannerTest {
     List<String> first = forPollack.stream().limit(4).map(s -> s.species().code()).toList();
     assertTrue(first.contains("cod") && first.contains("haddock"), first.toString());
     Substitute best = forPollack.get(0);
-    assertTrue(best.alike().contains("white flesh"), best.alike().toString());
+    assertTrue(
+        best.alike().contains(Finding.of(Quality.FLESH, Eating.Flesh.WHITE)),
+        best.alike().toString());
     Substitute mackerel =
         forPollack.stream()
             .filter(s -> s.species().code().equals("mackerel"))
             .findFirst()
             .orElseThrow();
     assertTrue(mackerel.distance() > 3 * best.distance() + 3, mackerel.toString());
-    assertTrue(mackerel.different().contains("oily flesh"));
-    assertTrue(mackerel.different().contains("strong taste"));
+    assertTrue(mackerel.different().contains(Finding.of(Quality.FLESH, Eating.Flesh.OILY)));
+    assertTrue(mackerel.different().contains(Finding.of(Quality.TASTE, Eating.Flavour.STRONG)));
     assertFalse(forPollack.stream().anyMatch(s -> s.species().code().equals("pollack")), "itself");
   }
 
