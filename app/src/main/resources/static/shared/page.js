@@ -31,6 +31,11 @@
   document.addEventListener("restored", function (event) { if (event.target.dataset.echo) echo(event.target); });
   document.querySelectorAll("[data-echo]").forEach(function (input) { if (input.value) echo(input); });
 
+  // the time zone of the house is most likely that of the tablet
+  document.querySelectorAll("[data-zone]").forEach(function (input) {
+    if (!input.value) input.value = Intl.DateTimeFormat().resolvedOptions().timeZone || "";
+  });
+
   // one submit a tap: a second tap while the first is under way does nothing
   document.addEventListener("submit", function (event) {
     const form = event.target;

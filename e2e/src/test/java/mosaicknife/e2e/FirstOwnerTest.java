@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** A house without demo: from the one-time link to the first fish. */
@@ -34,12 +35,19 @@ public class FirstOwnerTest extends InBrowser {
     page.navigate(address("/welcome?link=" + LINK));
     page.fill("#house", "Saltmarsh Row");
     page.fill("#venue", "Lantern House");
+    assertThat(page.locator("#zone")).hasValue(Pattern.compile(".+"));
+    page.fill("#zone", "Atlantic/Port_Sallow");
     page.fill("#name", "Adaeze Pell");
     page.fill("#signIn", "Adaeze");
+    page.fill("#password", "port-sallow-demo");
+    page.click("button:has-text('Open the house')");
+    assertThat(page.locator(".notice.alarm")).containsText("“Atlantic/Port_Sallow” is not a time");
+    assertThat(page.locator("#house")).hasValue("Saltmarsh Row");
+    page.fill("#zone", "Atlantic/Azores");
     page.fill("#password", "short");
     page.click("button:has-text('Open the house')");
     assertThat(page.locator(".notice.alarm")).containsText("at least 10 characters");
-    assertThat(page.locator("#house")).hasValue("Saltmarsh Row");
+    assertThat(page.locator("#zone")).hasValue("Atlantic/Azores");
     page.fill("#password", "port-sallow-demo");
     page.click("button:has-text('Open the house')");
     signIn(page, "adaeze");

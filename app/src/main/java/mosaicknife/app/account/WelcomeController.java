@@ -1,6 +1,7 @@
 package mosaicknife.app.account;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.ZoneId;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import org.springframework.stereotype.Controller;
@@ -27,7 +28,12 @@ class WelcomeController {
     if (!links.isOpen(link)) {
       throw Refusal.ofStale("account.problem.this-link-was-used-or");
     }
+    return page(model, link);
+  }
+
+  private static String page(Model model, String link) {
     model.addAttribute("link", link);
+    model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
     return "account/welcome";
   }
 
@@ -42,9 +48,8 @@ class WelcomeController {
       return "redirect:/sign-in";
     } catch (Refusal refusal) {
       response.setStatus(422);
-      model.addAttribute("link", link);
       model.addAttribute("sentence", words.say(refusal));
-      return "account/welcome";
+      return page(model, link);
     }
   }
 }

@@ -6,9 +6,16 @@ package mosaicknife.app.account;
  * @param house the name of the house
  * @param venue its first venue
  * @param currency the code of its currency
+ * @param zone its time zone
  * @param name the owner's name
  * @param signIn the name to sign in with
  * @param password the first password
  */
 record WelcomeForm(
-    String house, String venue, String currency, String name, String signIn, String password) {}
+    String house,
+    String venue,
+    String currency,
+    String zone,
+    String name,
+    String signIn,
+    String password) {}

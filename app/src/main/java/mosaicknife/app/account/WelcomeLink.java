@@ -88,7 +88,7 @@ public class WelcomeLink implements ApplicationRunner {
     if (used == 0) {
       throw Refusal.ofStale("account.problem.this-link-was-used-or");
     }
-    houses.found(form.house(), form.venue(), form.currency());
+    houses.found(form.house(), form.venue(), form.currency(), form.zone());
     people.addFirstOwner(form.signIn(), form.name(), form.password());
   }
 }

@@ -108,7 +108,7 @@ class DemoData implements ApplicationRunner {
   }
 
   private void load() {
-    houses.found("Saltmarsh Row", "Lantern House", "EUR");
+    houses.found("Saltmarsh Row", "Lantern House", "EUR", "UTC");
     Named lantern = houses.addVenue("Lantern House");
     Named counter = houses.addVenue("Low Tide Counter");
     people.add();

@@ -83,15 +83,17 @@ public class HouseSettings {
    * @param name the name of the house
    * @param firstVenue the name of its first venue
    * @param currency the code of the currency it pays in
-   * @throws Refusal if a name is missing or too long, there is no such currency, or the house is
-   *     founded already
+   * @param zone its time zone, such as {@code Europe/Lisbon}; without one the days are those of UTC
+   * @throws Refusal if a name is missing or too long, there is no such currency or time zone, or
+   *     the house is founded already
    */
-  public void found(String name, String firstVenue, String currency) {
+  public void found(String name, String firstVenue, String currency, String zone) {
     if (houses.findById(HouseEntity.ONLY_ID).isPresent()) {
       throw Refusal.ofStale("house.problem.the-house-is-founded-already");
     }
     String houseName = PlainText.needed(name, LONGEST_NAME, "house", "name of the house");
-    houses.save(new HouseEntity(houseName, currency(currency), UnitSystem.METRIC, UTC));
+    ZoneId of = zone == null || zone.isBlank() ? UTC : zone(zone.strip());
+    houses.save(new HouseEntity(houseName, currency(currency), UnitSystem.METRIC, of));
     forgetAfterCommit();
     addVenue(firstVenue);
   }

@@ -160,7 +160,7 @@ public class PeopleTest extends WithDatabase {
     assertTrue(links.isOpen(link));
     assertFalse(links.isOpen("made-up"));
     WelcomeForm form =
-        new WelcomeForm("Another house", "Venue", "EUR", "Intruder", "intruder", PASSWORD);
+        new WelcomeForm("Another house", "Venue", "EUR", "UTC", "Intruder", "intruder", PASSWORD);
     assertThrows(Refusal.class, () -> links.use(link, form));
     assertTrue(links.isOpen(link), "a refused use leaves the link as it was");
     String newer = links.renew();
