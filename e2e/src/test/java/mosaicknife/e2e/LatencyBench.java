@@ -248,6 +248,7 @@ public class LatencyBench extends InBrowser {
             new MutationObserver(() => window.seen.push([Number(document.getElementById('reading').value), Date.now()]))
               .observe(live, { subtree: true, childList: true, characterData: true, attributes: true }); }
           """);
+      page.click("#stand-in summary");
       for (int i = 0; i < 4; i++) {
         page.click("#stand-in button[value=put]");
         assertThat(page.locator("#live-words")).hasText("steady");
