@@ -18,6 +18,7 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.MainCut;
 import mosaicknife.core.plan.CuttingOption;
@@ -68,7 +69,8 @@ public final class OrderPlanner {
       SizeGrade grade,
       Specification specification,
       boolean whole,
-      PortionRule rule) {}
+      PortionRule rule,
+      Choices choices) {}
 
   /**
    * Works out what each offer comes to.
@@ -207,7 +209,8 @@ public final class OrderPlanner {
         offer.grade(),
         wish.specification(),
         wish.whole(),
-        wish.rule());
+        wish.rule(),
+        wish.choices());
   }
 
   /** The plan of one fish of the middle of the grade, by the same options the cut plan knows. */

@@ -175,6 +175,31 @@ public class ChoosingTest {
   }
 
   @Test
+  public void onePlannerTellsDishesOfOtherChoicesApart() {
+    OrderPlanner planner = new OrderPlanner(HouseNorms.STARTING, CATALOGUE);
+    Offer whole = offer(Form.WHOLE, "10.00");
+    double over = planner.candidate(wish(Choices.USUAL), whole).orElseThrow().portionsPerFish();
+    double through =
+        planner
+            .candidate(wish(Choices.USUAL.with("ribs", "through")), whole)
+            .orElseThrow()
+            .portionsPerFish();
+    assertTrue(through < over, "through the ribs " + through + ", over them " + over);
+  }
+
+  private static Wish wish(Choices choices) {
+    return new Wish(
+        new PortionRule(Mass.ofGrams(180), 0.05),
+        Specification.SKIN_ON,
+        false,
+        choices,
+        Counts.exactly(24),
+        0,
+        0.95,
+        ExactMoney.of("18.00", EUR));
+  }
+
+  @Test
   public void countsThatCannotComeAreForgottenAndTheRestIsKept() {
     Counts trimmed = Counts.of(0, 0.25, 0.75, 0, 0);
     assertEquals(trimmed.most(), 2);
