@@ -29,7 +29,6 @@ public class Shots extends InBrowser {
     take(light, "bench-round", "/bench/3");
     take(light, "bench-over", "/bench/4");
     take(light, "plan-round", "/plan/3");
-    take(light, "plan-flatfish", "/plan/5");
     take(light, "plan-loin", "/plan/7");
     take(light, "cost", "/cost/1");
     take(light, "uses", "/uses/2");
@@ -60,6 +59,7 @@ public class Shots extends InBrowser {
     loin.locator("#main").focus();
     loin.keyboard().press("g");
     loin.evaluate("() => scrollTo(0, 0)");
+    assertThat(loin.locator("#guide:not(.stale)")).isVisible();
     assertThat(loin.locator("#live-words")).hasText("steady");
     take(loin, "bench-loin");
 

@@ -171,7 +171,9 @@ record CostView(
                   method,
                   method == sheet.lot().costingMethod(),
                   costs.map(c -> formats.money(c.costing().onMains())).orElse("–"),
-                  costs.map(c -> formats.price(c.ediblePrice())).orElse("–"),
+                  costs
+                      .map(c -> formats.price(c.ediblePrice()))
+                      .orElseGet(() -> formats.say("cost.said.needs-values")),
                   costs.flatMap(CostSheet::portionByCount).map(formats::money).orElse("–"));
             })
         .toList();

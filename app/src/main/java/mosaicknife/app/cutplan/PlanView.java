@@ -216,7 +216,10 @@ record PlanView(
         .map(change -> change.name() + " " + signed(change.by(), formats))
         .forEach(words::add);
     choice.aims().stream()
-        .map(aim -> formats.say("cutplan.said.goes-to", aim.purpose()))
+        .map(
+            aim ->
+                formats.say(
+                    "cutplan.said.goes-to", formats.say(aim.purpose()).toLowerCase(Locale.ROOT)))
         .forEach(words::add);
     if (difference.portions() != 0) {
       words.add(
