@@ -12,7 +12,6 @@ import mosaicknife.app.dock.ReceiptReader.Read;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.RefusedFish;
@@ -20,8 +19,6 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.lot.CatchMethod;
 import mosaicknife.core.lot.Killing;
-import mosaicknife.core.lot.Lot;
-import mosaicknife.core.lot.Ordered;
 import mosaicknife.core.lot.Origin;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -39,6 +36,7 @@ class DockController {
 
   private final LotRegister lots;
   private final OrderPlacer orders;
+  private final Deliveries deliveries;
   private final ReceiptReader reader;
   private final HouseSettings houses;
   private final CatalogueEditor catalogue;
@@ -49,6 +47,7 @@ class DockController {
   DockController(
       LotRegister lots,
       OrderPlacer orders,
+      Deliveries deliveries,
       ReceiptReader reader,
       HouseSettings houses,
       CatalogueEditor catalogue,
@@ -57,6 +56,7 @@ class DockController {
     this.words = words;
     this.lots = lots;
     this.orders = orders;
+    this.deliveries = deliveries;
     this.reader = reader;
     this.houses = houses;
     this.catalogue = catalogue;
@@ -105,24 +105,13 @@ class DockController {
     Map<String, String> problems = read.problems();
     if (read.delivery().isPresent()) {
       try {
-        Lot lot = SentTwice.survive(() -> lots.receive(read.delivery().get()));
-        closeIfComplete(lot);
-        return "redirect:/dock/" + lot.id() + "?received";
+        return "redirect:/dock/" + deliveries.receive(read.delivery().get()).id() + "?received";
       } catch (Refusal refusal) {
         problems = Map.of(refusal.field(), words.say(refusal));
       }
     }
     response.setStatus(422);
     return page(model, problems);
-  }
-
-  /** An order of which everything came is done. */
-  private void closeIfComplete(Lot lot) {
-    lot.arrival().orderLine().stream()
-        .boxed()
-        .flatMap(line -> orders.findByLine(line).stream())
-        .filter(order -> Ordered.isComplete(order.ordered(), lots.of(order)))
-        .forEach(order -> orders.close(order.id()));
   }
 
   /** The fish any of whose names contains what was typed, as options to tap. */

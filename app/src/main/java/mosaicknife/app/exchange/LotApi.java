@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
+import mosaicknife.app.dock.Deliveries;
 import mosaicknife.app.dock.ReceiptForm;
 import mosaicknife.app.dock.ReceiptReader;
 import mosaicknife.app.exchange.ApiProblems.FieldProblems;
@@ -21,7 +22,6 @@ import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.Take;
 import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import org.springframework.http.HttpStatus;
@@ -41,6 +41,7 @@ import org.springframework.web.bind.annotation.RestController;
 class LotApi {
 
   private final LotRegister lots;
+  private final Deliveries deliveries;
   private final ReceiptReader reader;
   private final LotSheets sheets;
   private final WeighingRecorder bench;
@@ -48,11 +49,13 @@ class LotApi {
 
   LotApi(
       LotRegister lots,
+      Deliveries deliveries,
       ReceiptReader reader,
       LotSheets sheets,
       WeighingRecorder bench,
       CurrentPerson current) {
     this.lots = lots;
+    this.deliveries = deliveries;
     this.reader = reader;
     this.sheets = sheets;
     this.bench = bench;
@@ -141,12 +144,10 @@ class LotApi {
               + " your own: a lot sent twice is one lot.")
   LotJson receive(@RequestBody ReceiptForm form) {
     ReceiptReader.Read read = reader.read(form);
-    Lot lot =
-        SentTwice.survive(
-            () ->
-                lots.receive(
-                    read.delivery().orElseThrow(() -> new FieldProblems(read.problems()))));
-    return get(lot.id());
+    return get(
+        deliveries
+            .receive(read.delivery().orElseThrow(() -> new FieldProblems(read.problems())))
+            .id());
   }
 
   @GetMapping("/{id}/weighings")
