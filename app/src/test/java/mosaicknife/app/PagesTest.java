@@ -383,7 +383,7 @@ public class PagesTest extends WithDatabase {
             .getResponse()
             .getContentAsString();
     String decisions = page.substring(page.indexOf("class=\"decisions\""));
-    int over = decisions.indexOf("Lot " + lot + " · Hake does not add up: 1 kg over.");
+    int over = decisions.indexOf("Lot " + lot + " · Hake does not add up: 1.000 kg over.");
     int open = decisions.indexOf("no purpose yet");
     assertTrue(over > 0 && (open < 0 || over < open), page);
     assertContains(page, "Check the tally");
