@@ -6,7 +6,7 @@ import mosaicknife.app.buy.Order;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Ordered;
-import mosaicknife.core.lot.Ordered.Difference;
+import mosaicknife.core.lot.Ordered.Mismatch;
 
 /**
  * What came against what was ordered, in words.
@@ -37,7 +37,7 @@ public record OrderMatch(Order order, List<String> sentences) {
   private static List<String> sentences(
       Lot lot, Ordered line, List<Lot> all, Formats formats, boolean withPrices) {
     return line.differences(lot, line.came(all)).stream()
-        .filter(found -> withPrices || found.what() != Difference.PRICE_ABOVE)
+        .filter(found -> withPrices || found.what() != Mismatch.PRICE_ABOVE)
         .map(formats::say)
         .toList();
   }

@@ -13,7 +13,7 @@ import java.util.Properties;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import mosaicknife.core.finding.Finding;
-import mosaicknife.core.finding.Named;
+import mosaicknife.core.finding.Keyed;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
@@ -126,10 +126,10 @@ final class Bundles {
     if (figure instanceof Enum<?> constant) {
       return written(Finding.of(constant), locale, writer);
     }
-    if (figure instanceof Named named) {
+    if (figure instanceof Keyed keyed) {
       Object[] figures =
-          named instanceof Finding finding ? finding.figures().toArray() : new Object[0];
-      return find(named.key(), locale, writer, figures).orElse(named.key());
+          keyed instanceof Finding finding ? finding.figures().toArray() : new Object[0];
+      return find(keyed.key(), locale, writer, figures).orElse(keyed.key());
     }
     return figure == null ? "" : writer.apply(figure);
   }

@@ -12,7 +12,7 @@ import java.util.Currency;
 import java.util.Locale;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.finding.Finding;
-import mosaicknife.core.finding.Named;
+import mosaicknife.core.finding.Keyed;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -235,13 +235,13 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
   /**
    * Words a finding of the core, or what else has words of its own.
    *
-   * @param named a finding, with its figures, or another thing with a key
+   * @param keyed a finding, with its figures, or another thing with a key
    * @return the text
    */
-  public String say(Named named) {
+  public String say(Keyed keyed) {
     return say(
-        named.key(),
-        named instanceof Finding finding ? finding.figures().toArray() : new Object[0]);
+        keyed.key(),
+        keyed instanceof Finding finding ? finding.figures().toArray() : new Object[0]);
   }
 
   /**

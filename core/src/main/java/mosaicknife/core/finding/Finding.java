@@ -14,7 +14,7 @@ import mosaicknife.core.check.Check;
  *     names
  * @param field the field of a form it is about; empty if it is about no single one
  */
-public record Finding(Enum<?> what, List<Object> figures, String field) implements Named {
+public record Finding(Enum<?> what, List<Object> figures, String field) implements Keyed {
 
   /** Copies the figures. */
   public Finding {

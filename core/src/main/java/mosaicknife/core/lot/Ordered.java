@@ -32,7 +32,7 @@ public record Ordered(
     UnitPrice price) {
 
   /** How a lot differs from what was ordered. */
-  public enum Difference {
+  public enum Mismatch {
     /** Another fish: what came, what was ordered. */
     OTHER_FISH,
     /** Fish are missing: how many, how many came, how many were ordered. */
@@ -98,30 +98,30 @@ public record Ordered(
   public List<Finding> differences(Lot lot, int came) {
     List<Finding> found = new ArrayList<>();
     if (!lot.species().code().equals(species.code())) {
-      found.add(Finding.of(Difference.OTHER_FISH, lot.species().name(), species.name()));
+      found.add(Finding.of(Mismatch.OTHER_FISH, lot.species().name(), species.name()));
     }
     if (form == Form.WHOLE) {
       wholeFish(lot, came, found);
     }
     if (lot.price().compareTo(price) > 0) {
       ExactMoney more = lot.price().times(lot.invoiced()).minus(price.times(lot.invoiced()));
-      found.add(Finding.of(Difference.PRICE_ABOVE, lot.price(), price, more));
+      found.add(Finding.of(Mismatch.PRICE_ABOVE, lot.price(), price, more));
     }
     return found;
   }
 
   private void wholeFish(Lot lot, int came, List<Finding> found) {
     if (came < fish) {
-      found.add(Finding.of(Difference.FISH_SHORT, fish - came, came, fish));
+      found.add(Finding.of(Mismatch.FISH_SHORT, fish - came, came, fish));
     }
     if (came > fish) {
-      found.add(Finding.of(Difference.FISH_OVER, came - fish, came, fish));
+      found.add(Finding.of(Mismatch.FISH_OVER, came - fish, came, fish));
     }
     if (lot.state() != state) {
-      found.add(Finding.of(Difference.OTHER_STATE, lot.state(), state));
+      found.add(Finding.of(Mismatch.OTHER_STATE, lot.state(), state));
     }
     if (!grade.contains(lot.receipt().meanFish())) {
-      found.add(Finding.of(Difference.OTHER_SIZE, lot.receipt().meanFish(), grade));
+      found.add(Finding.of(Mismatch.OTHER_SIZE, lot.receipt().meanFish(), grade));
     }
   }
 }

@@ -16,7 +16,7 @@ import mosaicknife.core.anatomy.Stage;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.finding.Finding;
-import mosaicknife.core.finding.Named;
+import mosaicknife.core.finding.Keyed;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -49,7 +49,7 @@ public final class PreWork {
      *
      * @return the reason
      */
-    public Named why() {
+    public Keyed why() {
       return () -> what.key() + ".why";
     }
   }

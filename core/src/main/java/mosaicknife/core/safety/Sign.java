@@ -2,7 +2,7 @@ package mosaicknife.core.safety;
 
 import mosaicknife.core.check.Check;
 import mosaicknife.core.finding.Finding;
-import mosaicknife.core.finding.Named;
+import mosaicknife.core.finding.Keyed;
 
 /** What is looked at, pressed and smelled when a fish comes in, with its four grades. */
 public enum Sign {
@@ -53,7 +53,7 @@ public enum Sign {
    * @param sign the sign
    * @param grade its grade, from 0
    */
-  public record Look(Sign sign, int grade) implements Named {
+  public record Look(Sign sign, int grade) implements Keyed {
 
     @Override
     public String key() {

@@ -10,7 +10,7 @@ import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.finding.Finding;
-import mosaicknife.core.lot.Ordered.Difference;
+import mosaicknife.core.lot.Ordered.Mismatch;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -53,19 +53,18 @@ public class OrderedTest {
     assertEquals(
         hake(3, 4, "9.50").differences(lot, 3),
         List.of(
-            Finding.of(Difference.OTHER_FISH, "Pollack", "Hake"),
-            Finding.of(Difference.FISH_SHORT, 1, 3, 4),
-            Finding.of(Difference.OTHER_STATE, State.UNGUTTED, State.GUTTED),
-            Finding.of(Difference.OTHER_SIZE, Mass.ofGrams(3000), GRADE),
+            Finding.of(Mismatch.OTHER_FISH, "Pollack", "Hake"),
+            Finding.of(Mismatch.FISH_SHORT, 1, 3, 4),
+            Finding.of(Mismatch.OTHER_STATE, State.UNGUTTED, State.GUTTED),
+            Finding.of(Mismatch.OTHER_SIZE, Mass.ofGrams(3000), GRADE),
             Finding.of(
-                Difference.PRICE_ABOVE,
+                Mismatch.PRICE_ABOVE,
                 UnitPrice.ofPerKilogram("10.00", TestLot.EUR),
                 UnitPrice.ofPerKilogram("9.50", TestLot.EUR),
                 ExactMoney.of("4.50", TestLot.EUR))));
     Lot many = came(3, "hake", State.GUTTED, 5, "10.000");
     assertEquals(
-        hake(3, 4, "10.00").differences(many, 5),
-        List.of(Finding.of(Difference.FISH_OVER, 1, 5, 4)));
+        hake(3, 4, "10.00").differences(many, 5), List.of(Finding.of(Mismatch.FISH_OVER, 1, 5, 4)));
   }
 
   @Test

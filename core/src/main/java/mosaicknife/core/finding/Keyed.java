@@ -1,7 +1,7 @@
 package mosaicknife.core.finding;
 
 /** Something that has a name or a sentence of its own in the message bundles. */
-public interface Named {
+public interface Keyed {
 
   /**
    * Returns the key of its message.
