@@ -54,15 +54,12 @@ public final class Typed {
    */
   public static BigDecimal decimal(
       String typed, int decimals, BigDecimal from, BigDecimal to, String field) {
-    String text = text(typed).replace(',', '.');
-    boolean readable = text.matches("[0-9]{1,9}(\\.[0-9]{1," + Math.max(1, decimals) + "})?");
-    if (!readable
-        || new BigDecimal(text).compareTo(from) < 0
-        || new BigDecimal(text).compareTo(to) > 0) {
-      throw Refusal.ofField(
-          field, "shared.problem.decimal", shortened(text), plain(from), plain(to));
-    }
-    return new BigDecimal(text);
+    String text = text(typed);
+    return number(text, 9, Math.max(1, decimals), from, to)
+        .orElseThrow(
+            () ->
+                Refusal.ofField(
+                    field, "shared.problem.decimal", shortened(text), plain(from), plain(to)));
   }
 
   /**
@@ -76,15 +73,12 @@ public final class Typed {
    * @throws Refusal if it is none, or out of range
    */
   public static BigDecimal percent(String typed, BigDecimal from, BigDecimal to, String field) {
-    String text = text(typed).replaceAll("\\s*%$", "").replace(',', '.');
-    boolean readable = text.matches("[0-9]{1,3}(\\.[0-9]{1,2})?");
-    if (!readable
-        || new BigDecimal(text).compareTo(from) < 0
-        || new BigDecimal(text).compareTo(to) > 0) {
-      throw Refusal.ofField(
-          field, "shared.problem.percent", shortened(text), plain(from), plain(to));
-    }
-    return new BigDecimal(text);
+    String text = text(typed).replaceAll("\\s*%$", "");
+    return number(text, 3, 2, from, to)
+        .orElseThrow(
+            () ->
+                Refusal.ofField(
+                    field, "shared.problem.percent", shortened(text), plain(from), plain(to)));
   }
 
   /**
@@ -98,12 +92,11 @@ public final class Typed {
    * @throws Refusal if it is none, or too large
    */
   public static ExactMoney money(String typed, BigDecimal most, Currency currency, String field) {
-    String text = text(typed).replace(',', '.');
-    boolean readable = text.matches("[0-9]{1,9}(\\.[0-9]{1,2})?");
-    if (!readable || new BigDecimal(text).compareTo(most) > 0) {
-      throw Refusal.ofField(field, "shared.problem.money", shortened(text), plain(most));
-    }
-    return new ExactMoney(new BigDecimal(text), currency);
+    String text = text(typed);
+    return number(text, 9, 2, BigDecimal.ZERO, most)
+        .map(amount -> new ExactMoney(amount, currency))
+        .orElseThrow(
+            () -> Refusal.ofField(field, "shared.problem.money", shortened(text), plain(most)));
   }
 
   /**
@@ -147,6 +140,15 @@ public final class Typed {
       throw Refusal.ofField(field, "shared.problem.not-chosen");
     }
     return Long.parseLong(text(typed));
+  }
+
+  private static Optional<BigDecimal> number(
+      String text, int digits, int decimals, BigDecimal from, BigDecimal to) {
+    String plain = text.replace(',', '.');
+    return plain.matches("[0-9]{1," + digits + "}(\\.[0-9]{1," + decimals + "})?")
+        ? Optional.of(new BigDecimal(plain))
+            .filter(read -> read.compareTo(from) >= 0 && read.compareTo(to) <= 0)
+        : Optional.empty();
   }
 
   private static String text(String typed) {

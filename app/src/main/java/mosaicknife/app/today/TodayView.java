@@ -8,8 +8,10 @@ import mosaicknife.app.picture.MosaicPicture;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.breakdown.Balance.Verdict;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Decision;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Station;
 import mosaicknife.core.portion.WholePortions;
@@ -89,38 +91,19 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
   }
 
   private static Pressing decision(LotSheet sheet, Decision open, Formats formats) {
-    String title = formats.say("shared.lot-title", sheet.lot().id(), sheet.lot().species().name());
-    String mass = open.mass().map(formats::mass).orElse("");
-    String link = link(open.what().station(), sheet.lot().id());
-    return switch (open.what()) {
-      case TALLY_OVER ->
-          new Pressing(
-              "alarm",
-              formats.say("today.said.does-not-add-up-over", title, mass),
-              link,
-              formats.say("today.said.look-at-the-tally"));
-      case TALLY_SHORT ->
-          new Pressing(
-              "alarm",
-              formats.say("today.said.does-not-add-up-missing", title, mass),
-              link,
-              formats.say("today.said.look-at-the-tally"));
-      case PURPOSE_OPEN ->
-          new Pressing(
-              "open",
-              formats.say(
-                  "today.said.purpose-open",
-                  title,
-                  open.parts().get(0).name(),
-                  (long) open.parts().size() - 1),
-              link,
-              formats.say("today.said.decide"));
-      case CAME_SHORT ->
-          new Pressing(
-              "came-short",
-              formats.say("today.said.came-short-of-the-invoice", title, mass),
-              link,
-              formats.say("today.said.see-the-receipt"));
-    };
+    Lot lot = sheet.lot();
+    String title = formats.say("shared.lot-title", lot.id(), lot.species().name());
+    String first = open.parts().stream().findFirst().map(LotPart::name).orElse("");
+    String key = Finding.of(open.what()).key();
+    return new Pressing(
+        open.what().name(),
+        formats.say(
+            key,
+            title,
+            open.mass().map(formats::mass).orElse(""),
+            first,
+            Math.max(0L, open.parts().size() - 1)),
+        link(open.what().station(), lot.id()),
+        formats.say(key + ".action"));
   }
 }
