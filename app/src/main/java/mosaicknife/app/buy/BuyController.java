@@ -2,7 +2,6 @@ package mosaicknife.app.buy;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +37,6 @@ class BuyController {
   private final PriceKeeper prices;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
-  private final Clock clock;
 
   private final Words words;
 
@@ -48,7 +46,6 @@ class BuyController {
       PriceKeeper prices,
       CatalogueEditor catalogue,
       HouseSettings houses,
-      Clock clock,
       Words words) {
     this.words = words;
     this.dishes = dishes;
@@ -56,7 +53,6 @@ class BuyController {
     this.prices = prices;
     this.catalogue = catalogue;
     this.houses = houses;
-    this.clock = clock;
   }
 
   @GetMapping("/buy")
@@ -96,12 +92,8 @@ class BuyController {
     model.addAttribute("typed", typed);
     model.addAttribute("profiles", ProfileName.values());
     model.addAttribute("pers", Per.values());
-    model.addAttribute("tomorrow", today().plusDays(1));
+    model.addAttribute("tomorrow", houses.today().plusDays(1));
     return "buy/plan";
-  }
-
-  private LocalDate today() {
-    return LocalDate.now(clock.withZone(houses.house().formats().zone()));
   }
 
   /** Says how much is wanted; goes back to the plan of the same profile. */

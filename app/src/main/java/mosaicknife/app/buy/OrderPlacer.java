@@ -179,7 +179,7 @@ public class OrderPlacer {
   }
 
   private void checkDay(LocalDate day) {
-    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    LocalDate today = houses.today();
     if (day.isBefore(today) || day.isAfter(today.plusDays(FURTHEST_DAYS))) {
       throw Refusal.ofField("deliverOn", "buy.problem.the-day-of-delivery-is", FURTHEST_DAYS);
     }

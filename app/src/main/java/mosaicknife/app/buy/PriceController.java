@@ -4,8 +4,6 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.UUID;
 import mosaicknife.app.buy.PriceKeeper.Confirmed;
@@ -32,21 +30,15 @@ class PriceController {
   private final PriceKeeper prices;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
-  private final Clock clock;
 
   private final Words words;
 
   PriceController(
-      PriceKeeper prices,
-      CatalogueEditor catalogue,
-      HouseSettings houses,
-      Clock clock,
-      Words words) {
+      PriceKeeper prices, CatalogueEditor catalogue, HouseSettings houses, Words words) {
     this.words = words;
     this.prices = prices;
     this.catalogue = catalogue;
     this.houses = houses;
-    this.clock = clock;
   }
 
   @GetMapping("/buy/prices")
@@ -57,7 +49,7 @@ class PriceController {
             .sorted(Comparator.comparing((Offer c) -> c.species().name()))
             .toList());
     model.addAttribute("suppliers", houses.suppliers());
-    model.addAttribute("today", LocalDate.now(clock.withZone(houses.house().formats().zone())));
+    model.addAttribute("today", houses.today());
     return "buy/prices";
   }
 

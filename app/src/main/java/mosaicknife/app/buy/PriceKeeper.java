@@ -58,10 +58,6 @@ public class PriceKeeper {
     this.clock = clock;
   }
 
-  private LocalDate today() {
-    return LocalDate.now(clock.withZone(houses.house().formats().zone()));
-  }
-
   /**
    * Returns what is on offer: the newest price of each thing in the last two weeks.
    *
@@ -71,7 +67,7 @@ public class PriceKeeper {
   public List<Offer> candidates() {
     Catalogue fish = catalogue.now();
     Map<Long, String> suppliers = suppliers();
-    return prices.findNewestSince(today().minusDays(OFFER_DAYS)).stream()
+    return prices.findNewestSince(houses.today().minusDays(OFFER_DAYS)).stream()
         .flatMap(price -> offer(price, fish, suppliers).stream())
         .toList();
   }
@@ -101,7 +97,8 @@ public class PriceKeeper {
   /** Reads a list and keeps it for a look; nothing of it counts yet. */
   @PreAuthorize("hasAuthority('BUY')")
   UUID look(String supplier, LocalDate validOn, String content) {
-    if (validOn.isAfter(today().plusDays(60)) || validOn.isBefore(today().minusYears(5))) {
+    if (validOn.isAfter(houses.today().plusDays(60))
+        || validOn.isBefore(houses.today().minusYears(5))) {
       throw Refusal.ofField("validOn", "buy.problem.the-day-of-the-list-2");
     }
     reader().read(content);
@@ -126,7 +123,7 @@ public class PriceKeeper {
   }
 
   private PriceListReader reader() {
-    return new PriceListReader(catalogue.now(), houses.house().formats(), today());
+    return new PriceListReader(catalogue.now(), houses.house().formats(), houses.today());
   }
 
   /**

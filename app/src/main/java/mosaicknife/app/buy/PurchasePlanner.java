@@ -1,6 +1,5 @@
 package mosaicknife.app.buy;
 
-import java.time.Clock;
 import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
@@ -45,7 +44,6 @@ public class PurchasePlanner {
   private final CatalogueEditor catalogue;
   private final HouseOptions options;
   private final HouseSettings houses;
-  private final Clock clock;
 
   PurchasePlanner(
       DishEditor dishes,
@@ -53,15 +51,13 @@ public class PurchasePlanner {
       OrderPlacer orders,
       CatalogueEditor catalogue,
       HouseOptions options,
-      HouseSettings houses,
-      Clock clock) {
+      HouseSettings houses) {
     this.dishes = dishes;
     this.prices = prices;
     this.orders = orders;
     this.catalogue = catalogue;
     this.options = options;
     this.houses = houses;
-    this.clock = clock;
   }
 
   /**
@@ -220,7 +216,7 @@ public class PurchasePlanner {
       return List.of();
     }
     House house = houses.house();
-    Month month = LocalDate.now(clock.withZone(house.formats().zone())).getMonth();
+    Month month = houses.today().getMonth();
     Wish asked = wish(dish, demand, wish);
     List<Alternative> found = new ArrayList<>();
     for (Substitute substitute : Substitutes.of(first.get(), fish.species())) {

@@ -204,7 +204,7 @@ public class CatalogueEditor {
     Species species =
         now()
             .findSpecies(code)
-            .orElseThrow(() -> Refusal.ofMissing("catalogue.problem.there-is-no-such-fish-2"));
+            .orElseThrow(() -> Refusal.ofMissing("buy.problem.there-is-no-such-fish"));
     long uses = edits.countUses(code);
     if (uses > 0) {
       throw Refusal.ofInput("catalogue.problem.stays-lots-dishes-or-order", species.name(), uses);

@@ -1,6 +1,5 @@
 package mosaicknife.app.demo;
 
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
@@ -59,25 +58,22 @@ class DemoBuying {
   private final PurchasePlanner plans;
   private final OrderPlacer orders;
   private final HouseSettings houses;
-  private final Clock clock;
 
   DemoBuying(
       DishEditor dishes,
       PriceKeeper prices,
       PurchasePlanner plans,
       OrderPlacer orders,
-      HouseSettings houses,
-      Clock clock) {
+      HouseSettings houses) {
     this.dishes = dishes;
     this.prices = prices;
     this.plans = plans;
     this.orders = orders;
     this.houses = houses;
-    this.clock = clock;
   }
 
   void load(Named lantern, Named counter) {
-    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    LocalDate today = houses.today();
     lists(today.minusDays(14), "10.20", "11.60", "12.90", "8.60", "6.10", "17.50");
     lists(today.minusDays(7), "10.60", "12.10", "13.40", "8.20", "6.40", "17.90");
     lists(today, "10.40", "11.40", "12.60", "8.20", "6.40", "18.40");

@@ -1,7 +1,5 @@
 package mosaicknife.app.demo;
 
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.Currency;
 import java.util.Optional;
 import java.util.UUID;
@@ -64,7 +62,6 @@ class DemoData implements ApplicationRunner {
   private final DemoDock dock;
   private final DemoPlans plans;
   private final TransactionTemplate transaction;
-  private final Clock clock;
 
   DemoData(
       DemoPeople people,
@@ -79,8 +76,7 @@ class DemoData implements ApplicationRunner {
       DemoBuying buying,
       DemoDock dock,
       DemoPlans plans,
-      TransactionTemplate transaction,
-      Clock clock) {
+      TransactionTemplate transaction) {
     this.people = people;
     this.houses = houses;
     this.trays = trays;
@@ -94,7 +90,6 @@ class DemoData implements ApplicationRunner {
     this.dock = dock;
     this.plans = plans;
     this.transaction = transaction;
-    this.clock = clock;
   }
 
   /** All or nothing: a load that was killed half-way starts from the beginning next time. */
@@ -208,7 +203,9 @@ class DemoData implements ApplicationRunner {
                   Optional.empty(),
                   Optional.of(
                       new Held(
-                          today().plusDays(3), "Blast freezer, shelf 2", people.idOf("tobiah")))));
+                          houses.today().plusDays(3),
+                          "Blast freezer, shelf 2",
+                          people.idOf("tobiah")))));
         });
   }
 
@@ -331,7 +328,7 @@ class DemoData implements ApplicationRunner {
                 price(price),
                 supplier,
                 origin,
-                today().minusDays(landedDaysAgo),
+                houses.today().minusDays(landedDaysAgo),
                 note,
                 Arrival.UNASKED)));
   }
@@ -367,9 +364,5 @@ class DemoData implements ApplicationRunner {
 
   private static UnitPrice price(String perKilogram) {
     return UnitPrice.ofPerKilogram(ExactMoney.of(perKilogram, Currency.getInstance("EUR")));
-  }
-
-  private LocalDate today() {
-    return LocalDate.now(clock.withZone(houses.house().formats().zone()));
   }
 }

@@ -1,7 +1,6 @@
 package mosaicknife.app.dock;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,7 +39,6 @@ class DockController {
   private final ReceiptReader reader;
   private final HouseSettings houses;
   private final CatalogueEditor catalogue;
-  private final Clock clock;
 
   private final Words words;
 
@@ -51,7 +49,6 @@ class DockController {
       ReceiptReader reader,
       HouseSettings houses,
       CatalogueEditor catalogue,
-      Clock clock,
       Words words) {
     this.words = words;
     this.lots = lots;
@@ -60,13 +57,12 @@ class DockController {
     this.reader = reader;
     this.houses = houses;
     this.catalogue = catalogue;
-    this.clock = clock;
   }
 
   /** What is expected, and what came last. */
   @GetMapping("/dock")
   String dock(Model model) {
-    LocalDate today = today();
+    LocalDate today = houses.today();
     model.addAttribute(
         "expected",
         orders.expected().stream()
@@ -154,11 +150,7 @@ class DockController {
     model.addAttribute("origins", Origin.values());
     model.addAttribute("venues", houses.venues());
     model.addAttribute("suppliers", houses.suppliers());
-    model.addAttribute("today", today());
+    model.addAttribute("today", houses.today());
     return "dock/receive";
-  }
-
-  private LocalDate today() {
-    return LocalDate.now(clock.withZone(houses.house().formats().zone()));
   }
 }

@@ -1,6 +1,8 @@
 package mosaicknife.app.house;
 
 import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
@@ -30,10 +32,13 @@ public class HouseSettings {
   private final HouseRepository houses;
   private final VenueRepository venues;
   private final SupplierRepository suppliers;
+  private final Clock clock;
 
   private volatile Kept kept;
 
-  HouseSettings(HouseRepository houses, VenueRepository venues, SupplierRepository suppliers) {
+  HouseSettings(
+      HouseRepository houses, VenueRepository venues, SupplierRepository suppliers, Clock clock) {
+    this.clock = clock;
     this.houses = houses;
     this.venues = venues;
     this.suppliers = suppliers;
@@ -57,6 +62,15 @@ public class HouseSettings {
             .toHouse();
     kept = new Kept(house, System.nanoTime());
     return house;
+  }
+
+  /**
+   * Returns the day at the house.
+   *
+   * @return the day in its time zone
+   */
+  public LocalDate today() {
+    return LocalDate.now(clock.withZone(house().formats().zone()));
   }
 
   /**

@@ -161,7 +161,7 @@ public class LotInspector {
    */
   @Transactional(readOnly = true)
   public List<Finding> lengthWarnings(Lot lot) {
-    LocalDate today = today();
+    LocalDate today = houses.today();
     List<LengthRule> known =
         rules.findAllBySpecies(lot.species().code()).stream()
             .map(LengthRuleEntity::toRule)
@@ -192,17 +192,13 @@ public class LotInspector {
     return same.isEmpty() ? known : same;
   }
 
-  private LocalDate today() {
-    return LocalDate.now(clock.withZone(houses.house().formats().zone()));
-  }
-
   /** A rule with the number and name a page needs. */
   public record RuleRow(long id, String fish, LengthRule rule, boolean expired) {}
 
   @Transactional(readOnly = true)
   public List<RuleRow> rules() {
     Catalogue fish = catalogue.now();
-    LocalDate today = today();
+    LocalDate today = houses.today();
     return rules.findAllByOrderBySpecies().stream()
         .map(
             row ->
@@ -229,7 +225,7 @@ public class LotInspector {
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void keepRule(
       String species, LengthRule.Basis basis, Length minimum, String source, LocalDate expires) {
-    LocalDate today = today();
+    LocalDate today = houses.today();
     if (expires.isBefore(today)) {
       throw Refusal.ofField("expires", "lot.problem.the-rule-would-have-run");
     }

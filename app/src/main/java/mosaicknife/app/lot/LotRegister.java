@@ -107,7 +107,7 @@ public class LotRegister {
   }
 
   private void check(Receipt receipt) {
-    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    LocalDate today = houses.today();
     Refusal.ifFound(LotRules.problem(receipt, today));
     Plausible.question(receipt.species(), receipt.purchased(), receipt.fish())
         .ifPresent(

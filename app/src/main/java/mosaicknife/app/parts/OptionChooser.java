@@ -207,7 +207,7 @@ public class OptionChooser {
   private Lot openLot(long lotId) {
     Lot lot = lots.get(lotId);
     if (lot.isFinished()) {
-      throw Refusal.ofInput("parts.problem.lot-is-closed-open-it", lotId);
+      throw Refusal.ofInput("lot.problem.lot-is-closed-open-it", lotId);
     }
     return lot;
   }

@@ -1,6 +1,5 @@
 package mosaicknife.app.parts;
 
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
@@ -34,7 +33,6 @@ public class PurposeAssigner {
   private final HouseSettings houses;
   private final CurrentPerson current;
   private final ApplicationEventPublisher events;
-  private final Clock clock;
 
   PurposeAssigner(
       LotRegister lots,
@@ -42,15 +40,13 @@ public class PurposeAssigner {
       CatalogueEditor catalogue,
       HouseSettings houses,
       CurrentPerson current,
-      ApplicationEventPublisher events,
-      Clock clock) {
+      ApplicationEventPublisher events) {
     this.lots = lots;
     this.parts = parts;
     this.catalogue = catalogue;
     this.houses = houses;
     this.current = current;
     this.events = events;
-    this.clock = clock;
   }
 
   /**
@@ -127,7 +123,7 @@ public class PurposeAssigner {
   }
 
   private void check(LotPartEntity part, Purpose purpose, Optional<Held> held) {
-    LocalDate today = LocalDate.now(clock.withZone(houses.house().formats().zone()));
+    LocalDate today = houses.today();
     Part known =
         part.toPart(
             catalogue.now().findKind(part.kind()).orElseThrow(),

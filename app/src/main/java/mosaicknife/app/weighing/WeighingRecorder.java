@@ -111,16 +111,16 @@ public class WeighingRecorder implements WeighedParts {
     PlaceRow at =
         weighings
             .findPlace(lotId, slot)
-            .orElseThrow(() -> Refusal.ofMissing("weighing.problem.there-is-no-lot-choose", lotId));
+            .orElseThrow(() -> Refusal.ofMissing("lot.problem.there-is-no-lot-choose", lotId));
     if (at.getPart() == null) {
-      throw Refusal.ofMissing("weighing.problem.lot-has-no-such-part", lotId);
+      throw Refusal.ofMissing("parts.problem.lot-has-no-such-part", lotId);
     }
     return at;
   }
 
   private static void checkOpen(long lotId, PlaceRow at) {
     if (at.getFinished()) {
-      throw Refusal.ofInput("weighing.problem.lot-is-closed-open-it", lotId);
+      throw Refusal.ofInput("lot.problem.lot-is-closed-open-it", lotId);
     }
   }
 
@@ -261,7 +261,7 @@ public class WeighingRecorder implements WeighedParts {
   private String partName(long lotId, long partId) {
     return weighings
         .findPartName(lotId, partId)
-        .orElseThrow(() -> Refusal.ofMissing("weighing.problem.lot-has-no-such-part", lotId));
+        .orElseThrow(() -> Refusal.ofMissing("parts.problem.lot-has-no-such-part", lotId));
   }
 
   /**
