@@ -377,6 +377,10 @@ public class PagesTest extends WithDatabase {
               .param("source", "typed")
               .param("typed", "1.5 kg"));
     }
+    // more newer lots than Today shows do not hide it
+    for (int newer = 0; newer < 13; newer++) {
+      new TestLots(applicationContext).receive("mackerel", State.GUTTED, 1, "0.350");
+    }
     String page =
         mvc.perform(get("/").cookie(session("ines")))
             .andReturn()

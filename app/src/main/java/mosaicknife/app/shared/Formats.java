@@ -11,8 +11,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.Currency;
 import java.util.Locale;
 import mosaicknife.core.anatomy.SizeGrade;
-import mosaicknife.core.finding.Finding;
-import mosaicknife.core.finding.Keyed;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -29,7 +27,7 @@ import org.springframework.context.i18n.LocaleContextHolder;
  * @param currency the currency
  * @param zone the time zone of the house
  */
-public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
+public record Formats(UnitSystem system, Currency currency, ZoneId zone) implements Speech {
 
   private static final Locale LOCALE = Locale.UK;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", LOCALE);
@@ -207,52 +205,10 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) {
     return figure instanceof Instant moment ? moment(moment) : figure;
   }
 
-  /**
-   * Words a message in the language of the person who reads, with figures as this house writes
-   * them.
-   *
-   * @param key the key of the message
-   * @param values its figures
-   * @return the text
-   * @throws IllegalArgumentException if no bundle has the key
-   */
+  @Override
   public String say(String key, Object... values) {
     return Bundles.shipped()
         .find(key, LocaleContextHolder.getLocale(), this::write, values)
         .orElseThrow(() -> new IllegalArgumentException("No message has the key '" + key + "'"));
-  }
-
-  /**
-   * Words the name of a choice.
-   *
-   * @param constant the constant
-   * @return the text under its enum and name
-   */
-  public String say(Enum<?> constant) {
-    return say(Finding.of(constant));
-  }
-
-  /**
-   * Words a finding of the core, or what else has words of its own.
-   *
-   * @param keyed a finding, with its figures, or another thing with a key
-   * @return the text
-   */
-  public String say(Keyed keyed) {
-    return say(
-        keyed.key(),
-        keyed instanceof Finding finding ? finding.figures().toArray() : new Object[0]);
-  }
-
-  /**
-   * Words why something was not done.
-   *
-   * @param problem a refusal, or what a core type says of a text it could not read
-   * @return the sentence
-   */
-  public String say(RuntimeException problem) {
-    return problem instanceof Refusal refusal
-        ? say(refusal.key(), refusal.figures())
-        : problem.getMessage();
   }
 }

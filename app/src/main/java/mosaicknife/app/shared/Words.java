@@ -2,7 +2,6 @@ package mosaicknife.app.shared;
 
 import java.util.Locale;
 import java.util.Optional;
-import mosaicknife.core.finding.Finding;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.MessageSource;
 import org.springframework.context.MessageSourceResolvable;
@@ -15,7 +14,7 @@ import org.springframework.stereotype.Component;
  * writes them. Pages ask it as their message source.
  */
 @Component("messageSource")
-public class Words implements MessageSource {
+public class Words implements MessageSource, Speech {
 
   private final ObjectProvider<Figures> figures;
 
@@ -23,48 +22,9 @@ public class Words implements MessageSource {
     this.figures = figures;
   }
 
-  /**
-   * Words a message.
-   *
-   * @param key the key
-   * @param values the figures
-   * @return the text
-   * @throws NoSuchMessageException if no bundle has the key
-   */
+  @Override
   public String say(String key, Object... values) {
     return getMessage(key, values, LocaleContextHolder.getLocale());
-  }
-
-  /**
-   * Words a finding of the core.
-   *
-   * @param finding the finding
-   * @return the text
-   */
-  public String say(Finding finding) {
-    return say(finding.key(), finding.figures().toArray());
-  }
-
-  /**
-   * Words the name of a choice.
-   *
-   * @param constant the constant
-   * @return the text under its enum and name
-   */
-  public String say(Enum<?> constant) {
-    return say(Finding.of(constant));
-  }
-
-  /**
-   * Words why something was not done.
-   *
-   * @param problem a refusal, or what a core type says of a text it could not read
-   * @return the sentence
-   */
-  public String say(RuntimeException problem) {
-    return problem instanceof Refusal refusal
-        ? say(refusal.key(), refusal.figures())
-        : problem.getMessage();
   }
 
   @Override

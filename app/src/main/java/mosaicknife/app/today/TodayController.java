@@ -12,7 +12,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class TodayController {
 
-  /** So many open lots are worked out on Today; all of them are on the list of lots. */
+  /** So many open lots are judged, so that none which needs a decision hides behind newer ones. */
+  private static final int MOST_JUDGED = 60;
+
+  /** So many of them are shown with their mosaic; all of them are on the list of lots. */
   private static final int MOST_SHOWN = 12;
 
   private final LotSheets sheets;
@@ -28,7 +31,8 @@ class TodayController {
   @GetMapping("/")
   String today(Model model) {
     model.addAttribute(
-        "today", TodayView.of(sheets.of(lots.open(MOST_SHOWN)), houses.house().formats()));
+        "today",
+        TodayView.of(sheets.of(lots.open(MOST_JUDGED)), MOST_SHOWN, houses.house().formats()));
     model.addAttribute("more", Math.max(0, lots.countOpen() - MOST_SHOWN));
     model.addAttribute("closed", lots.newest().stream().filter(lot -> lot.isFinished()).toList());
     return "today/today";

@@ -20,7 +20,7 @@ import mosaicknife.core.quantity.Mass;
 /**
  * The day, ready for the template.
  *
- * @param rows the lots, open ones first
+ * @param rows the newest open lots
  * @param decisions what needs a decision, most pressing first
  * @param inside how much is still inside uncut fish; empty if nothing is
  * @param portions how many whole portions are cut or in fillets of open lots
@@ -42,7 +42,7 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
   /** One thing to decide, with the page where it is decided. */
   record Pressing(String kind, String sentence, String link, String action) {}
 
-  static TodayView of(List<LotSheet> sheets, Formats formats) {
+  static TodayView of(List<LotSheet> sheets, int shown, Formats formats) {
     List<Pressing> decisions =
         sheets.stream()
             .flatMap(
@@ -58,7 +58,7 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
                 .filter(s -> s.balance().verdict() == Verdict.OPEN)
                 .map(s -> s.balance().remainder())
                 .toList());
-    List<Row> rows = sheets.stream().map(s -> row(s, formats)).toList();
+    List<Row> rows = sheets.stream().limit(shown).map(s -> row(s, formats)).toList();
     long portions = sheets.stream().mapToLong(s -> s.portions().count()).sum();
     return new TodayView(
         rows, decisions, inside.isPositive() ? formats.mass(inside) : "", portions);
