@@ -65,7 +65,7 @@ class BuyController {
     model.addAttribute("views", views);
     model.addAttribute("profiles", ProfileName.values());
     model.addAttribute("pers", Per.values());
-    model.addAttribute("candidates", prices.candidates().size());
+    model.addAttribute("offers", prices.offers().size());
     return "buy/all";
   }
 

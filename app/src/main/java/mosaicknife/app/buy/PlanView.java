@@ -45,7 +45,7 @@ record PlanView(
    * @param candidate the candidate
    * @param best whether it is the cheapest
    * @param name fish, state and grade
-   * @param supplier who candidates it
+   * @param supplier who offers it
    * @param price what it costs
    * @param buy how much to buy
    * @param each the cost per served portion
@@ -140,7 +140,9 @@ record PlanView(
         length(candidate.low(), most),
         length(candidate.high(), most),
         "≈ %.0f %%".formatted(candidate.risk() * 100),
-        candidate.surplus() < 0.5 ? "none" : "≈ %.0f".formatted(candidate.surplus()),
+        candidate.surplus() < 0.5
+            ? formats.say("buy.said.none")
+            : "≈ %.0f".formatted(candidate.surplus()),
         formats.say("buy.said.min", "%.0f".formatted(candidate.minutes())),
         about(candidate.money(), formats),
         reason(candidate, plan, formats));
@@ -214,7 +216,7 @@ record PlanView(
             .map(
                 candidate ->
                     formats.say("buy.said.a-plate", about(candidate.costPerServed(), formats)))
-            .orElse(formats.say("buy.said.no-candidate")));
+            .orElse(formats.say("buy.said.no-offer")));
   }
 
   private static List<Notice> notices(Plan plan, Formats formats) {

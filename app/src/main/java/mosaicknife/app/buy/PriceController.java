@@ -42,10 +42,10 @@ class PriceController {
   }
 
   @GetMapping("/buy/prices")
-  String candidates(Model model) {
+  String offers(Model model) {
     model.addAttribute(
-        "candidates",
-        prices.candidates().stream()
+        "offers",
+        prices.offers().stream()
             .sorted(Comparator.comparing((Offer c) -> c.species().name()))
             .toList());
     model.addAttribute("suppliers", houses.suppliers());

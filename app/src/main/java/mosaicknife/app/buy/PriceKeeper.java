@@ -30,7 +30,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class PriceKeeper {
 
-  /** An older price is no candidate any more. */
+  /** An older price is no offer any more. */
   private static final int OFFER_DAYS = 14;
 
   private static final int LONGEST_NAME = 80;
@@ -64,7 +64,7 @@ public class PriceKeeper {
    * @return the offers; their identifier is the number of the price
    */
   @Transactional(readOnly = true)
-  public List<Offer> candidates() {
+  public List<Offer> offers() {
     Catalogue fish = catalogue.now();
     Map<Long, String> suppliers = suppliers();
     return prices.findNewestSince(houses.today().minusDays(OFFER_DAYS)).stream()

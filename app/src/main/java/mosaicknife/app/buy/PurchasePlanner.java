@@ -11,6 +11,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
@@ -96,7 +97,7 @@ public class PurchasePlanner {
   record Alternative(Substitute substitute, boolean inSeason, Optional<Candidate> candidate) {}
 
   Plan plan(long dishId, PlanWish wish) {
-    return plan(dishes.get(dishId), wish, dishes.all(), prices.candidates(), planner());
+    return plan(dishes.get(dishId), wish, dishes.all(), prices.offers(), planner());
   }
 
   /**
@@ -120,7 +121,7 @@ public class PurchasePlanner {
         plan.candidates().stream()
             .filter(o -> price.isEmpty() || o.offer().id().equals("" + price.get()))
             .findFirst()
-            .orElseThrow(() -> Refusal.ofStale("buy.problem.this-candidate-is-gone-or"));
+            .orElseThrow(() -> Refusal.ofStale("buy.problem.this-offer-is-gone-or"));
     return orders.put(
         candidate.offer().supplier(),
         plan.dish().venue().id(),
@@ -136,9 +137,9 @@ public class PurchasePlanner {
   /** Plans every dish that is wanted in the profile, with what is on hand counted as nothing. */
   List<Plan> all(PlanWish wish) {
     List<Dish> all = dishes.all();
-    List<Offer> candidates = prices.candidates();
+    List<Offer> offers = prices.offers();
     OrderPlanner planner = planner();
-    return all.stream().map(dish -> plan(dish, wish, all, candidates, planner)).toList();
+    return all.stream().map(dish -> plan(dish, wish, all, offers, planner)).toList();
   }
 
   private Plan plan(
@@ -152,9 +153,7 @@ public class PurchasePlanner {
     List<Species> without =
         dish.fish().stream()
             .filter(
-                code ->
-                    offered.stream()
-                        .noneMatch(candidate -> candidate.species().code().equals(code)))
+                code -> offered.stream().noneMatch(offer -> offer.species().code().equals(code)))
             .flatMap(code -> fish.findSpecies(code).stream())
             .toList();
     return new Plan(
@@ -171,7 +170,7 @@ public class PurchasePlanner {
         dish.fish().stream().flatMap(code -> fish.findSpecies(code).stream()).toList(),
         without,
         candidates.stream().findFirst().map(best -> new StockNeed(best.bones(), wish.litres())),
-        surplusHome(dish, all));
+        surplusHome(dish, all, houses.house().formats()));
   }
 
   private OrderPlanner planner() {
@@ -241,12 +240,12 @@ public class PurchasePlanner {
   }
 
   /** Another dish that may be made of the same fish takes the surplus; else it is frozen. */
-  private static String surplusHome(Dish dish, List<Dish> all) {
+  private static String surplusHome(Dish dish, List<Dish> all, Formats formats) {
     return all.stream()
         .filter(other -> other.id() != dish.id())
         .filter(other -> other.fish().stream().anyMatch(dish.fish()::contains))
         .findFirst()
         .map(other -> other.name() + ", " + other.venue().name())
-        .orElse("staff meal or freezer, with a date");
+        .orElseGet(() -> formats.say("buy.said.staff-or-freezer"));
   }
 }
