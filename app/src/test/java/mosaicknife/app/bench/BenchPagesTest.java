@@ -291,7 +291,7 @@ public class BenchPagesTest extends WithPages {
     assertFalse(page.contains("hook mark <script>"));
     assertTrue(
         follow("maren", "/bench/7/notes", "own", UUID.randomUUID().toString(), "note", "  ")
-            .contains("name"),
+            .contains("The note is missing. Type it."),
         "an empty note is refused with a sentence");
   }
 
