@@ -105,7 +105,11 @@ public class EveryPageTest extends WithPages {
       {"/buy/prices/of/hake"},
       {"/buy/orders"},
       {"/buy/orders/1"},
-      {"/house"},
+      {"/house/people"},
+      {"/house/units"},
+      {"/house/venues"},
+      {"/house/suppliers"},
+      {"/house/trays"},
     };
   }
 

@@ -2,6 +2,7 @@ package mosaicknife.app;
 
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
+import static org.hamcrest.Matchers.nullValue;
 import static org.hamcrest.Matchers.startsWith;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -56,7 +57,12 @@ public class PagesTest extends WithDatabase {
       {"/cost", 302, 302, 403, 403},
       {"/cost/1", 200, 200, 403, 403},
       {"/uses/1", 200, 200, 200, 200},
-      {"/house", 200, 403, 403, 403},
+      {"/house", 302, 302, 403, 403},
+      {"/house/people", 200, 403, 403, 403},
+      {"/house/units", 200, 403, 403, 403},
+      {"/house/venues", 200, 403, 403, 403},
+      {"/house/suppliers", 200, 200, 403, 403},
+      {"/house/trays", 200, 200, 403, 403},
       {"/dock", 200, 200, 200, 200},
       {"/dock/rules", 200, 200, 200, 200},
       {"/dock/5/passport", 200, 200, 200, 200},
@@ -273,7 +279,7 @@ public class PagesTest extends WithDatabase {
   public void scriptInTheNamesOfTheHouseIsShownAsText() throws Exception {
     house("/house/venues", "name", SCRIPT);
     house(
-        "/house",
+        "/house/units",
         "name",
         SCRIPT,
         "system",
@@ -294,14 +300,14 @@ public class PagesTest extends WithDatabase {
         "LEARNER",
         "password",
         "long enough " + SCRIPT);
-    for (String page : new String[] {"/house", "/", "/dock/receive", "/uses/2"}) {
+    for (String page : new String[] {"/house/people", "/", "/dock/receive", "/uses/2"}) {
       mvc.perform(get(page).cookie(session("adaeze")))
           .andExpect(status().isOk())
           .andExpect(content().string(not(containsString("<script>alert"))))
           .andExpect(content().string(containsString("&lt;script&gt;alert")));
     }
     house(
-        "/house",
+        "/house/units",
         "name",
         "Saltmarsh Row",
         "system",
@@ -317,7 +323,7 @@ public class PagesTest extends WithDatabase {
   @Test
   public void aReasonWithScriptAndAnUnknownPlaceAreHandled() throws Exception {
     mvc.perform(
-            post("/house")
+            post("/house/units")
                 .param("name", "Saltmarsh Row")
                 .param("system", "METRIC")
                 .param("zone", "Port Sallow")
@@ -454,8 +460,8 @@ public class PagesTest extends WithDatabase {
       request.param(fields[i], fields[i + 1]);
     }
     mvc.perform(request.cookie(session("adaeze")).with(csrf()))
-        .andExpect(redirectedUrl("/house"))
-        .andExpect(flash().attributeCount(0));
+        .andExpect(redirectedUrl(path))
+        .andExpect(flash().attribute("sentence", nullValue()));
   }
 
   private static MockHttpServletRequestBuilder from(

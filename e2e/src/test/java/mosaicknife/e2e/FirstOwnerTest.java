@@ -63,7 +63,7 @@ public class FirstOwnerTest extends InBrowser {
     page.click("button:has-text('Receive the lot')");
     assertThat(page.locator(".notice.good")).containsText("Turbot is received: 3.400 kg.");
 
-    page.navigate(address("/house"));
+    page.navigate(address("/house/people"));
     page.fill("#p-name", "Tobiah Lund");
     page.fill("#p-sign", "tobiah");
     page.fill("#p-pass", "port-sallow-demo");

@@ -70,7 +70,7 @@ public class Shots extends InBrowser {
     signIn(phone, "adaeze");
     take(phone, "today-phone", "/");
     Page owner = signedIn("adaeze");
-    take(owner, "house", "/house");
+    take(owner, "house", "/house/suppliers");
   }
 
   private void take(Page page, String name, String path) {

@@ -90,7 +90,7 @@ public class StationsTest extends InBrowser {
   @Test
   public void aHouseThatWeighsInPoundsReadsPoundsEverywhere() {
     Page page = signedIn("adaeze");
-    page.navigate(address("/house"));
+    page.navigate(address("/house/units"));
     page.selectOption("#h-system", "IMPERIAL");
     page.click("button:has-text('Save')");
     page.navigate(address("/cost/1"));
@@ -100,7 +100,7 @@ public class StationsTest extends InBrowser {
     assertThat(page.locator("#portion")).hasValue("6.3 oz");
     page.navigate(address("/bench/7"));
     assertThat(page.locator(".tally tfoot")).containsText("31 lb 4.9 oz");
-    page.navigate(address("/house"));
+    page.navigate(address("/house/units"));
     page.selectOption("#h-system", "METRIC");
     page.click("button:has-text('Save')");
     page.navigate(address("/cost/1"));

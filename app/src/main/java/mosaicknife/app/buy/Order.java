@@ -3,6 +3,9 @@ package mosaicknife.app.buy;
 import java.time.LocalDate;
 import java.util.Currency;
 import java.util.List;
+import java.util.Optional;
+import mosaicknife.app.house.Supplier;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Ordered;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -11,7 +14,7 @@ import mosaicknife.core.quantity.Mass;
  * An order to one supplier for one venue and day.
  *
  * @param id its number
- * @param supplier the name of the supplier
+ * @param from the supplier
  * @param venueId the number of the venue
  * @param venue the name of the venue
  * @param deliverOn the day of delivery
@@ -23,7 +26,7 @@ import mosaicknife.core.quantity.Mass;
  */
 public record Order(
     long id,
-    String supplier,
+    Supplier from,
     long venueId,
     String venue,
     LocalDate deliverOn,
@@ -36,6 +39,26 @@ public record Order(
   /** Copies the lines. */
   public Order {
     lines = List.copyOf(lines);
+  }
+
+  /**
+   * Returns the name of the supplier.
+   *
+   * @return the name
+   */
+  public String supplier() {
+    return from.name();
+  }
+
+  /**
+   * Says whether the supplier delivers on the day of the order.
+   *
+   * @return that it does not; empty if it does, nobody knows, or the order is closed
+   */
+  public Optional<Finding> doubt() {
+    return status == OrderStatus.CLOSED
+        ? Optional.empty()
+        : from.days().check(from.name(), deliverOn);
   }
 
   /**

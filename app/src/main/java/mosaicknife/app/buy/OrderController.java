@@ -51,7 +51,9 @@ class OrderController {
 
   @GetMapping("/buy/orders/{id}")
   String order(@PathVariable long id, Model model) {
-    model.addAttribute("order", orders.get(id));
+    Order order = orders.get(id);
+    model.addAttribute("order", order);
+    model.addAttribute("doubt", order.doubt().map(words::say).orElse(null));
     return "buy/order";
   }
 

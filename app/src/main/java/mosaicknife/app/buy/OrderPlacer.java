@@ -11,6 +11,8 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.house.Supplier;
+import mosaicknife.app.house.SupplierEditor;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -30,6 +32,7 @@ public class OrderPlacer {
   private final DishEditor dishes;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
+  private final SupplierEditor suppliers;
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final Clock clock;
@@ -39,6 +42,7 @@ public class OrderPlacer {
       DishEditor dishes,
       CatalogueEditor catalogue,
       HouseSettings houses,
+      SupplierEditor suppliers,
       PeopleRegister people,
       CurrentPerson current,
       Clock clock) {
@@ -46,6 +50,7 @@ public class OrderPlacer {
     this.dishes = dishes;
     this.catalogue = catalogue;
     this.houses = houses;
+    this.suppliers = suppliers;
     this.people = people;
     this.current = current;
     this.clock = clock;
@@ -100,7 +105,7 @@ public class OrderPlacer {
 
   /** Names that orders refer to by number, looked up once. */
   private record Names(
-      Map<Long, String> suppliers,
+      Map<Long, Supplier> suppliers,
       Map<Long, String> venues,
       Map<Long, String> people,
       Map<Long, String> dishes,
@@ -131,7 +136,7 @@ public class OrderPlacer {
 
   private Names names() {
     return new Names(
-        byId(houses.suppliers()),
+        suppliers.suppliers().stream().collect(Collectors.toMap(Supplier::id, s -> s)),
         byId(houses.venues()),
         people.names(),
         dishes.all().stream().collect(Collectors.toMap(Dish::id, Dish::name)),

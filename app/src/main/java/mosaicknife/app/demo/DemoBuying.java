@@ -1,7 +1,10 @@
 package mosaicknife.app.demo;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishEditor;
@@ -13,6 +16,8 @@ import mosaicknife.app.buy.ProfileName;
 import mosaicknife.app.buy.PurchasePlanner;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.house.SupplierEditor;
+import mosaicknife.app.house.SupplierForm;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -58,18 +63,21 @@ class DemoBuying {
   private final PurchasePlanner plans;
   private final OrderPlacer orders;
   private final HouseSettings houses;
+  private final SupplierEditor suppliers;
 
   DemoBuying(
       DishEditor dishes,
       PriceKeeper prices,
       PurchasePlanner plans,
       OrderPlacer orders,
-      HouseSettings houses) {
+      HouseSettings houses,
+      SupplierEditor suppliers) {
     this.dishes = dishes;
     this.prices = prices;
     this.plans = plans;
     this.orders = orders;
     this.houses = houses;
+    this.suppliers = suppliers;
   }
 
   void load(Named lantern, Named counter) {
@@ -77,6 +85,9 @@ class DemoBuying {
     lists(today.minusDays(14), "10.20", "11.60", "12.90", "8.60", "6.10", "17.50");
     lists(today.minusDays(7), "10.60", "12.10", "13.40", "8.20", "6.40", "17.90");
     lists(today, "10.40", "11.40", "12.60", "8.20", "6.40", "18.40");
+    supplier("Grey Skerry Landings", "Odell", "0555 0101", "Order by 3 pm", DayOfWeek.SUNDAY);
+    supplier("Marram Quay Fish", "Sunniva", "0555 0102", "", DayOfWeek.SUNDAY, DayOfWeek.MONDAY);
+    supplier("Holm Sound Boats", "the auction desk", "0555 0103", "Only what was landed");
     Dish hake =
         dish(
             "Hake, brown butter and capers",
@@ -112,6 +123,14 @@ class DemoBuying {
     plans.order(albacore.id(), weekend, Optional.empty(), today.plusDays(1), UUID.randomUUID());
     long placed = plans.order(hake.id(), weekend, Optional.empty(), today, UUID.randomUUID());
     orders.place(placed, orders.get(placed).version());
+  }
+
+  /** Notes whom to call at a supplier, and on which days it stays in harbour. */
+  private void supplier(
+      String name, String contact, String phone, String note, DayOfWeek... without) {
+    Set<DayOfWeek> days = EnumSet.allOf(DayOfWeek.class);
+    days.removeAll(Set.of(without));
+    suppliers.change(suppliers.add(name), new SupplierForm(contact, phone, note, days));
   }
 
   private void lists(LocalDate day, String... grey) {

@@ -53,16 +53,13 @@ class HouseEntity {
   }
 
   void change(
-      String newName,
-      UnitSystem system,
-      ZoneId zone,
-      BigDecimal newLabourPerHour,
-      Hemisphere newHemisphere) {
+      String newName, Formats formats, BigDecimal newLabourPerHour, Hemisphere newHemisphere) {
+    name = newName;
+    unitSystem = formats.system();
+    currency = formats.currency().getCurrencyCode();
+    timeZone = formats.zone().getId();
     labourPerHour = newLabourPerHour;
     hemisphere = newHemisphere;
-    name = newName;
-    unitSystem = system;
-    timeZone = zone.getId();
   }
 
   House toHouse() {

@@ -7,10 +7,10 @@ import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Typed;
-import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -115,32 +115,42 @@ public class HouseSettings {
   /**
    * Changes how the house is called and how it writes numbers.
    *
-   * @param name the name of the house
-   * @param system the units it weighs in
-   * @param zone its time zone, such as {@code Europe/Lisbon}
-   * @param labour what an hour of work costs, from 0 to 1000
-   * @param hemisphere where it is, for the seasons
-   * @throws Refusal if the name is missing or too long, there is no such time zone, or the labour
-   *     is no amount
+   * @param form what was typed; the hour of work from 0 to 1000, another currency only while {@link
+   *     #canChangeCurrency()}
+   * @throws Refusal if the name is missing or too long, there is no such time zone or currency, the
+   *     currency is fixed by now, or the labour is no amount
    */
   @PreAuthorize("hasAuthority('MANAGE_HOUSE')")
-  public void change(
-      String name, UnitSystem system, String zone, String labour, Hemisphere hemisphere) {
+  public void change(HouseForm form) {
     HouseEntity house =
         houses
             .findById(HouseEntity.ONLY_ID)
             .orElseThrow(() -> Refusal.ofMissing("house.problem.the-house-is-not-founded"));
+    Currency before = house.toHouse().formats().currency();
+    Currency money = form.currency() == null ? before : currency(form.currency());
+    if (!money.equals(before) && !canChangeCurrency()) {
+      throw Refusal.ofField("currency", "house.problem.the-currency-is-fixed", before);
+    }
     house.change(
-        PlainText.needed(name, LONGEST_NAME, "house", "name of the house"),
-        system,
-        zone(zone),
-        Typed.decimal(labour, 2, BigDecimal.ZERO, MOST_LABOUR, "labour"),
-        hemisphere);
+        PlainText.needed(form.name(), LONGEST_NAME, "name", "name of the house"),
+        new Formats(form.system(), money, zone(form.zone())),
+        Typed.decimal(form.labour(), 2, BigDecimal.ZERO, MOST_LABOUR, "labour"),
+        form.hemisphere());
     forgetAfterCommit();
   }
 
+  /**
+   * Returns whether the house may still pay in another currency.
+   *
+   * @return false once a price is written down: its amount would mean something else
+   */
+  @Transactional(readOnly = true)
+  public boolean canChangeCurrency() {
+    return !houses.hasPrices();
+  }
+
   private static ZoneId zone(String typed) {
-    if (!ZoneId.getAvailableZoneIds().contains(typed)) {
+    if (typed == null || !ZoneId.getAvailableZoneIds().contains(typed)) {
       throw Refusal.ofField("zone", "house.problem.is-not-a-time-zone", typed);
     }
     return ZoneId.of(typed);

@@ -5,16 +5,19 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mosaicknife.app.Sentences;
 import mosaicknife.app.buy.PriceKeeper.Past;
 import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.house.Supplier;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -23,6 +26,7 @@ import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.buying.Candidate;
+import mosaicknife.core.buying.DeliveryDays;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.buying.Offer;
@@ -232,12 +236,36 @@ public class BuyWordsTest {
     assertTrue(PriceHistory.of(List.of(), METRIC).rows().isEmpty());
   }
 
+  private static final Supplier GREY_SKERRY =
+      new Supplier(
+          1,
+          "Grey Skerry Landings",
+          "",
+          "",
+          "",
+          new DeliveryDays(Set.of(DayOfWeek.TUESDAY, DayOfWeek.FRIDAY)));
+
+  /** 27 November 2026 is a Friday, the next Tuesday is 1 December. */
+  @Test
+  public void anOrderForADayOnWhichNothingComesSaysWhenItDoes() {
+    assertEquals(order(LocalDate.of(2026, 11, 27), OrderStatus.PLACED).doubt(), Optional.empty());
+    LocalDate saturday = LocalDate.of(2026, 11, 28);
+    assertEquals(
+        METRIC.say(order(saturday, OrderStatus.DRAFT).doubt().orElseThrow()),
+        "Grey Skerry Landings doesn’t deliver on Sat 28 Nov. The next delivery is on Tue 1 Dec.");
+    assertEquals(order(saturday, OrderStatus.CLOSED).doubt(), Optional.empty());
+  }
+
+  private static Order order(LocalDate day, OrderStatus status) {
+    return new Order(1, GREY_SKERRY, 1, "Lantern House", day, status, "", "z", List.of(), 0);
+  }
+
   @Test
   public void anOrderAddsUp() {
     Order order =
         new Order(
             1,
-            "Grey Skerry Landings",
+            GREY_SKERRY,
             1,
             "Lantern House",
             LocalDate.of(2026, 11, 27),
@@ -249,7 +277,8 @@ public class BuyWordsTest {
     assertEquals(order.mass(), Mass.ofKilograms("6.5"));
     assertEquals(order.money(EUR).amount().doubleValue(), 65.6, 1e-9);
     assertEquals(
-        new Order(1, "x", 1, "y", order.deliverOn(), OrderStatus.DRAFT, "", "z", List.of(), 0)
+        new Order(
+                1, GREY_SKERRY, 1, "y", order.deliverOn(), OrderStatus.DRAFT, "", "z", List.of(), 0)
             .money(EUR),
         ExactMoney.zero(EUR));
   }
