@@ -1,75 +1,98 @@
-// What every page does: help, echo of what was understood, one submit a tap, a word when the server is away.
-"use strict";
-(function () {
-  const typing = function (element) {
-    return element && (element.matches("input:not([type=radio]):not([type=checkbox]), select, textarea") || element.isContentEditable);
-  };
+// What every page does: help, light or dark, drafts, the echo of what was understood, one submit a tap,
+// a word when the server is away.
 
-  const help = document.getElementById("help");
-  const openHelp = function () { if (help && !help.open) help.showModal(); };
-  document.getElementById("help-open")?.addEventListener("click", openHelp);
-  document.addEventListener("keydown", function (event) {
-    if (event.key === "?" && !typing(event.target)) { event.preventDefault(); openHelp(); }
-  });
+import { keepDrafts } from "./drafts.js";
+import { turnTheme } from "./theme.js";
 
-  // echo: what was understood of a weight or price, before it counts
-  const timers = new WeakMap();
-  const echo = function (input) {
-    clearTimeout(timers.get(input));
-    timers.set(input, setTimeout(async function () {
-      const target = document.getElementById(input.dataset.echoTo);
-      if (!target) return;
-      if (!input.value.trim()) { target.replaceChildren(); return; }
-      const typed = input.value;
-      try {
-        const answer = await fetch("/understood?what=" + input.dataset.echo + "&typed=" + encodeURIComponent(typed.slice(0, 200)), { headers: { "HX-Request": "true" } });
-        if (answer.ok && input.value === typed) target.innerHTML = await answer.text(); // our own escaped fragment
-      } catch (e) { /* the server is away; the weight is checked when it is sent */ }
-    }, 120));
-  };
-  document.addEventListener("input", function (event) { if (event.target.dataset && event.target.dataset.echo) echo(event.target); });
-  document.addEventListener("restored", function (event) { if (event.target.dataset.echo) echo(event.target); });
-  document.querySelectorAll("[data-echo]").forEach(function (input) { if (input.value) echo(input); });
+const SECOND_TAP_MILLIS = 4000;
+const ECHO_MILLIS = 120;
 
-  // the time zone of the house is most likely that of the tablet
-  document.querySelectorAll("[data-zone]").forEach(function (input) {
-    if (!input.value) input.value = Intl.DateTimeFormat().resolvedOptions().timeZone || "";
-  });
+const isTyping = (element) =>
+  element.matches("input:not([type=radio]):not([type=checkbox]), select, textarea") || element.isContentEditable;
 
-  // one submit a tap: a second tap while the first is under way does nothing
-  document.addEventListener("submit", function (event) {
-    const form = event.target;
-    if (form.method === "dialog" || (form.hasAttribute("hx-post") && !form.hasAttribute("hx-trigger"))) return;
-    if (form.dataset.sent && Date.now() - Number(form.dataset.sent) < 4000) { event.preventDefault(); return; }
-    form.dataset.sent = String(Date.now());
-  });
-  window.addEventListener("pageshow", function () {
-    document.querySelectorAll("form[data-sent]").forEach(function (form) { delete form.dataset.sent; });
-  });
+const help = document.getElementById("help");
+const openHelp = () => {
+  if (help && !help.open) help.showModal();
+};
+document.getElementById("help-open")?.addEventListener("click", openHelp);
+document.addEventListener("keydown", (event) => {
+  if (event.key !== "?" || isTyping(event.target)) return;
+  event.preventDefault();
+  openHelp();
+});
 
-  document.querySelectorAll(".autosend").forEach(function (input) {
-    input.addEventListener("change", function () { input.form.requestSubmit(); });
+// echo: what was understood of a weight or price, before it counts
+const timers = new WeakMap();
+const askEcho = async (input) => {
+  const target = document.getElementById(input.dataset.echoTo);
+  if (!target) return;
+  const typed = input.value;
+  if (!typed.trim()) {
+    target.replaceChildren();
+    return;
+  }
+  const query = new URLSearchParams({ what: input.dataset.echo, typed: typed.slice(0, 200) });
+  // the server may be away: the weight is checked when it is sent
+  const answer = await fetch(`/understood?${query}`, { headers: { "HX-Request": "true" } }).catch(() => null);
+  if (answer?.ok && input.value === typed) target.innerHTML = await answer.text(); // our own escaped fragment
+};
+const echo = (input) => {
+  clearTimeout(timers.get(input));
+  timers.set(input, setTimeout(() => askEcho(input), ECHO_MILLIS));
+};
+["input", "restored"].forEach((name) => {
+  document.addEventListener(name, (event) => {
+    if (event.target.dataset?.echo) echo(event.target);
   });
-  document.querySelectorAll(".fill-in").forEach(function (button) {
-    button.addEventListener("click", function () {
-      document.getElementById("name").value = button.dataset.name;
-      document.getElementById("password").value = button.dataset.password;
-    });
-  });
+});
+document.querySelectorAll("[data-echo]").forEach((input) => {
+  if (input.value) echo(input);
+});
 
-  document.querySelectorAll(".print-it").forEach(function (button) {
-    button.addEventListener("click", function () { window.print(); });
-  });
+// the time zone of the house is most likely that of the tablet
+document.querySelectorAll("[data-zone]").forEach((input) => {
+  input.value ||= Intl.DateTimeFormat().resolvedOptions().timeZone || "";
+});
 
-  // who signs out leaves no page behind in this browser
-  document.querySelector('form[action$="/sign-out"]')?.addEventListener("submit", function () {
-    if (window.caches) caches.delete("bench-1");
-    Object.keys(localStorage).filter(function (key) { return key.startsWith("bench-model-"); }).forEach(function (key) { localStorage.removeItem(key); });
-  });
+// one submit a tap: a second tap while the first is under way does nothing
+document.addEventListener("submit", (event) => {
+  const form = event.target;
+  if (form.method === "dialog" || (form.hasAttribute("hx-post") && !form.hasAttribute("hx-trigger"))) return;
+  if (form.dataset.sent && Date.now() - Number(form.dataset.sent) < SECOND_TAP_MILLIS) event.preventDefault();
+  else form.dataset.sent = String(Date.now());
+});
+window.addEventListener("pageshow", () => {
+  document.querySelectorAll("form[data-sent]").forEach((form) => delete form.dataset.sent);
+});
 
-  const offline = document.getElementById("offline");
-  const away = function (is) { if (offline) offline.hidden = !is; };
-  document.addEventListener("htmx:sendError", function () { away(true); });
-  document.addEventListener("htmx:responseError", function (event) { away(event.detail.xhr.status >= 500); });
-  document.addEventListener("htmx:beforeSwap", function () { away(false); });
-})();
+document.querySelectorAll(".autosend").forEach((input) => {
+  input.addEventListener("change", () => input.form.requestSubmit());
+});
+document.querySelectorAll(".fill-in").forEach((button) => {
+  button.addEventListener("click", () => {
+    document.getElementById("name").value = button.dataset.name;
+    document.getElementById("password").value = button.dataset.password;
+  });
+});
+document.querySelectorAll(".print-it").forEach((button) => {
+  button.addEventListener("click", () => window.print());
+});
+
+// who signs out leaves no page behind in this browser
+document.querySelector('form[action$="/sign-out"]')?.addEventListener("submit", () => {
+  window.caches?.delete("bench-1");
+  Object.keys(localStorage)
+    .filter((key) => key.startsWith("bench-model-"))
+    .forEach((key) => localStorage.removeItem(key));
+});
+
+const offline = document.getElementById("offline");
+const away = (is) => {
+  if (offline) offline.hidden = !is;
+};
+document.addEventListener("htmx:sendError", () => away(true));
+document.addEventListener("htmx:responseError", (event) => away(event.detail.xhr.status >= 500));
+document.addEventListener("htmx:beforeSwap", () => away(false));
+
+keepDrafts();
+turnTheme();

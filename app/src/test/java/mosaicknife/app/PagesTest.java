@@ -363,7 +363,7 @@ public class PagesTest extends WithDatabase {
             .andReturn()
             .getResponse()
             .getContentAsString();
-    String style = page.replaceAll("(?s).*href=\"(/ui/shared/mosaic-[0-9a-f]+\\.css)\".*", "$1");
+    String style = page.replaceAll("(?s).*href=\"(/ui/shared/theme-[0-9a-f]+\\.css)\".*", "$1");
     mvc.perform(get(style))
         .andExpect(status().isOk())
         .andExpect(header().string("Cache-Control", containsString("max-age=31536000")));

@@ -77,7 +77,7 @@ public class TroubleTest extends WithDatabase {
                   .header("HX-Request", "true")
                   .cookie(sessionCookie("11111111-2222-3333-4444-555555555555")))
           .andExpect(status().isServiceUnavailable())
-          .andExpect(content().string(org.hamcrest.Matchers.startsWith("<p class=\"notice")));
+          .andExpect(content().string(org.hamcrest.Matchers.startsWith("<p class=\"alert")));
     }
   }
 

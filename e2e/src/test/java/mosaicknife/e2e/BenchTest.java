@@ -69,7 +69,7 @@ public class BenchTest extends InBrowser {
     assertThat(page.locator(".next-part .was")).containsText("was ");
     page.fill("#typed", "724 g");
     page.click("#take-typed");
-    assertThat(page.locator(".notice.alarm")).containsText("Say why you are weighing it again");
+    assertThat(page.locator(".alert-danger")).containsText("Say why you are weighing it again");
     assertThat(page.locator("#typed")).hasValue("724 g");
     page.locator(".reasons .pick:has-text('wrong tare')").click();
     page.click("#take-typed");
@@ -143,7 +143,7 @@ public class BenchTest extends InBrowser {
     jdbc().sql("delete from spring_session").update();
     page.click("#take-typed");
     page.waitForURL(Pattern.compile(".*/sign-in.*"));
-    assertThat(page.locator(".notice")).containsText("what you typed is waiting for you");
+    assertThat(page.locator(".alert")).containsText("what you typed is waiting for you");
     int before = facts(POLLACK).size();
     signIn(page, "tobiah");
     // it waited in the browser and goes out by itself
@@ -167,7 +167,7 @@ public class BenchTest extends InBrowser {
 
     deaf.fill("#typed", "160 g");
     deaf.click("#take-typed");
-    assertThat(deaf.locator(".notice.alarm"))
+    assertThat(deaf.locator(".alert-danger"))
         .containsText(part + " was already weighed: 150 g by Tobiah Lund");
     assertThat(deaf.locator("#typed")).hasValue("160 g");
     assertThat(deaf.locator(".tally tr:has-text('" + part + "') .weight")).hasText("150 g");

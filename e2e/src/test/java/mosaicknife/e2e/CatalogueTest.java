@@ -29,13 +29,13 @@ public class CatalogueTest extends InBrowser {
     page.click("summary:has-text('Change this fish')");
     page.fill("[name='mean-frame']", "30");
     page.click("button:has-text('Save')");
-    assertThat(page.locator(".notice.alarm")).containsText("a whole fish is 100 %");
+    assertThat(page.locator(".alert-danger")).containsText("a whole fish is 100 %");
     assertThat(page.locator("[name='mean-frame']")).hasValue("30");
     page.fill("[name='mean-frame']", "20");
     page.fill("[name='mean-head']", "17.5");
     page.fill("#reason", "twenty plaice of our own");
     page.click("button:has-text('Save')");
-    assertThat(page.locator(".notice.good")).containsText("Saved.");
+    assertThat(page.locator(".alert-success")).containsText("Saved.");
     assertThat(page.locator(".origin-note")).containsText("Your own figures");
     assertThat(page.locator("#part-head")).containsText("17.5 %");
     assertThat(page.locator(".names").last()).containsText("Ines Varga: changed, twenty plaice");
@@ -45,7 +45,7 @@ public class CatalogueTest extends InBrowser {
     assertThat(page.locator("#part-head")).containsText("15.5 %");
     page.click("summary:has-text('Change this fish')");
     page.click("button:has-text('Take it out of the catalogue')");
-    assertThat(page.locator(".notice.alarm")).containsText("Plaice has to stay:");
+    assertThat(page.locator(".alert-danger")).containsText("Plaice has to stay:");
   }
 
   @Test
@@ -57,10 +57,10 @@ public class CatalogueTest extends InBrowser {
     String exported = Files.readString(file.path());
     assertTrue(exported.contains("mosaic-knife-catalogue-1"), exported.substring(0, 80));
     take(page, exported.replace("\"name\" : \"Witch\"", "\"name\" : \"Harbour witch\""));
-    assertThat(page.locator(".notice.good")).containsText("Imported: 1 fish changed, 0 new");
+    assertThat(page.locator(".alert-success")).containsText("Imported: 1 fish changed, 0 new");
     page.click("summary:has-text('Take the catalogue out or in')");
     take(page, "{\"format\": 7");
-    assertThat(page.locator(".notice.alarm")).containsText("isn’t JSON of the published schema");
+    assertThat(page.locator(".alert-danger")).containsText("isn’t JSON of the published schema");
   }
 
   private static void take(Page page, String content) {
@@ -76,7 +76,7 @@ public class CatalogueTest extends InBrowser {
     Page page = signedIn("maren");
     page.navigate(address("/catalogue"));
     page.locator("#query").pressSequentially("fugu");
-    assertThat(page.locator("#found .notice.alarm")).containsText("Only licensed handlers");
+    assertThat(page.locator("#found .alert-danger")).containsText("Only licensed handlers");
     page.navigate(address("/catalogue/parts?query=bloodline"));
     assertThat(page.locator(".part-tree .hit")).hasCount(2);
     page.navigate(address("/catalogue/plans"));
@@ -99,7 +99,7 @@ public class CatalogueTest extends InBrowser {
             new FilePayload(
                 "hook.jpg", "image/jpeg", "<html>no</html>".getBytes(StandardCharsets.UTF_8)));
     evidence.locator("button:has-text('Save')").first().click();
-    assertThat(page.locator(".notice.alarm").first()).containsText("not a JPEG or PNG");
+    assertThat(page.locator(".alert-danger").first()).containsText("not a JPEG or PNG");
     evidence
         .locator("input[type=file]")
         .setInputFiles(new FilePayload("hook.png", "image/png", picture()));
@@ -126,14 +126,14 @@ public class CatalogueTest extends InBrowser {
     assertThat(page.locator("#portion-echo")).containsText("oz");
     page.fill("#fish", "maruca\nno such fish qqq");
     page.click("button:has-text('Save the dish')");
-    assertThat(page.locator(".notice.alarm")).containsText("No fish here is called");
+    assertThat(page.locator(".alert-danger")).containsText("No fish here is called");
     assertThat(page.locator("#name")).hasValue("Ling in cider");
     page.fill("#fish", "maruca\ncod");
     page.click("button:has-text('Save the dish')");
     assertThat(page).hasURL(Pattern.compile(".*/buy/dishes/\\d+"));
     assertThat(page.locator(".lead")).containsText("Made of Ling, Cod.");
     page.fill("#portions", "18");
-    page.click("form.inline-field button:has-text('Save')");
+    page.click("form button:has-text('Save')");
     assertThat(page.locator(".candidates li.best")).containsText("Cod, gutted");
     assertThat(page.locator("#plan")).containsText("Not on offer: Ling.");
   }

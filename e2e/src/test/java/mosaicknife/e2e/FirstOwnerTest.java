@@ -30,7 +30,7 @@ public class FirstOwnerTest extends InBrowser {
     page.navigate(address("/sign-in"));
     assertThat(page.locator(".demo-people")).hasCount(0);
     page.navigate(address("/welcome?link=made-up"));
-    assertThat(page.locator(".notice.alarm")).containsText("This link was used or has ended.");
+    assertThat(page.locator(".alert-danger")).containsText("This link was used or has ended.");
 
     page.navigate(address("/welcome?link=" + LINK));
     page.fill("#house", "Saltmarsh Row");
@@ -41,12 +41,12 @@ public class FirstOwnerTest extends InBrowser {
     page.fill("#signIn", "Adaeze");
     page.fill("#password", "port-sallow-demo");
     page.click("button:has-text('Open the house')");
-    assertThat(page.locator(".notice.alarm")).containsText("“Atlantic/Port_Sallow” is not a time");
+    assertThat(page.locator(".alert-danger")).containsText("“Atlantic/Port_Sallow” is not a time");
     assertThat(page.locator("#house")).hasValue("Saltmarsh Row");
     page.fill("#zone", "Atlantic/Azores");
     page.fill("#password", "short");
     page.click("button:has-text('Open the house')");
-    assertThat(page.locator(".notice.alarm")).containsText("at least 10 characters");
+    assertThat(page.locator(".alert-danger")).containsText("at least 10 characters");
     assertThat(page.locator("#zone")).hasValue("Atlantic/Azores");
     page.fill("#password", "port-sallow-demo");
     page.click("button:has-text('Open the house')");
@@ -61,17 +61,17 @@ public class FirstOwnerTest extends InBrowser {
     page.fill("#price", "24.50");
     page.fill("#supplier", "Marram Quay Fish");
     page.click("button:has-text('Receive the lot')");
-    assertThat(page.locator(".notice.good")).containsText("Turbot is received: 3.400 kg.");
+    assertThat(page.locator(".alert-success")).containsText("Turbot is received: 3.400 kg.");
 
     page.navigate(address("/house/people"));
     page.fill("#p-name", "Tobiah Lund");
     page.fill("#p-sign", "tobiah");
     page.fill("#p-pass", "port-sallow-demo");
     page.click("button:has-text('Add'):near(#p-pass)");
-    assertThat(page.locator("table.plain")).containsText("Tobiah Lund");
+    assertThat(page.locator("table.table")).containsText("Tobiah Lund");
 
     page.navigate(address("/welcome?link=" + LINK));
-    assertThat(page.locator(".notice.alarm")).containsText("This link was used or has ended.");
+    assertThat(page.locator(".alert-danger")).containsText("This link was used or has ended.");
   }
 
   private static String sha256(String text) throws NoSuchAlgorithmException {

@@ -78,7 +78,7 @@ public class FridayTest extends InBrowser {
     row.locator("[name=forecastError]").fill("4");
     row.locator("button:has-text('Save')").click();
     assertThat(row.locator(".plate")).containsText("€");
-    row.locator("a.action").click();
+    row.locator("a.btn").click();
     assertThat(page.locator(".lead")).containsText("26 ± 4 portions per service");
     page.fill("#level", "95");
     page.fill("#litres", "6");
@@ -100,7 +100,7 @@ public class FridayTest extends InBrowser {
     double each = line.grade().middle().milligrams() / 1e6;
     dock.fill("#gross", "%.3f kg".formatted(each * line.fish() + 3));
     receive(dock, line.fish() - 1, line.fish(), each);
-    assertThat(dock.locator(".notice.warn").first()).containsText("Short by 1 fish");
+    assertThat(dock.locator(".alert-warning").first()).containsText("Short by 1 fish");
     return Long.parseLong(dock.url().replaceAll(".*/dock/(\\d+).*", "$1"));
   }
 
@@ -147,10 +147,10 @@ public class FridayTest extends InBrowser {
             "fish;size;price\nlieu jaune;2-4 kg;7,90\nkraken;1-2;5\n"
                 .getBytes(StandardCharsets.UTF_8)));
     page.click("button:has-text('Look at it first')");
-    assertThat(page.locator(".lead")).containsText("1 rows are fine, 1 are not");
+    assertThat(page.locator(".lead")).containsText("1 row is fine, 1 is not");
     assertThat(page.locator("td.problem")).containsText("kraken");
     page.click("button:has-text('Save 1 prices')");
-    assertThat(page.locator(".notice.good")).containsText("Saved: 1 new prices");
+    assertThat(page.locator(".alert-success")).containsText("Saved: 1 new prices");
 
     page.navigate(address("/catalogue"));
     page.locator("#query").pressSequentially("rødspæt");
@@ -187,10 +187,10 @@ public class FridayTest extends InBrowser {
     other.navigate(address("/buy/orders/" + draft.id()));
     one.fill("#note", "ring before you sail");
     one.click("button:has-text('Save')");
-    assertThat(one.locator(".lead")).containsText("ring before you sail");
+    assertThat(one.locator("#order")).containsText("ring before you sail");
     other.fill("#note", "small ones please");
     other.click("button:has-text('Save')");
-    assertThat(other.locator(".notice.alarm"))
+    assertThat(other.locator(".alert-danger"))
         .containsText("Someone else changed this order first");
     assertThat(other.locator("#note")).hasValue("small ones please");
   }

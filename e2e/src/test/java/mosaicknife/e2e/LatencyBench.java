@@ -94,7 +94,7 @@ public class LatencyBench extends InBrowser {
           BodyHandlers.ofString());
     }
 
-    /** One weight a second, and the sheet afterwards, as the script of the bench does. */
+    /** One weight a second, answered with the sheet after it, as the script of the bench does. */
     private void weigh(boolean counts) {
       String part = PARTS.get(weighed % PARTS.size());
       int fish = 1 + weighed / PARTS.size();
@@ -104,19 +104,13 @@ public class LatencyBench extends InBrowser {
               .formatted(UUID.randomUUID(), part, fish, encoded("90 g"), encoded(token));
       try {
         long began = System.nanoTime();
-        HttpResponse<String> answer =
-            post("/bench/" + lot + "/weighings", body, "application/json");
+        HttpResponse<String> answer = post("/bench/" + lot + "/weighings", body, "text/html");
         if (counts) {
           takes.add(System.nanoTime() - began);
         }
         if (answer.statusCode() != 200) {
           refused.incrementAndGet();
         }
-        client.send(
-            HttpRequest.newBuilder(URI.create(address("/bench/" + lot + "?fish=" + fish)))
-                .header("HX-Request", "true")
-                .build(),
-            BodyHandlers.ofString());
       } catch (Exception e) {
         refused.incrementAndGet();
       }

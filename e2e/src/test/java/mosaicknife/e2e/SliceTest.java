@@ -83,7 +83,7 @@ public class SliceTest extends InBrowser {
     page.fill("#price", "11.40/kg");
     page.fill("#supplier", "Grey Skerry Landings");
     page.click("button:has-text('Receive the lot')");
-    assertThat(page.locator(".notice.good")).containsText("is received: 4.860 kg.");
+    assertThat(page.locator(".alert-success")).containsText("is received: 4.860 kg.");
     return Long.parseLong(page.url().replaceAll(".*/dock/(\\d+).*", "$1"));
   }
 

@@ -36,7 +36,7 @@ public class StationsTest extends InBrowser {
     row.locator("[name=becomes]").fill("soup for Sunday");
     row.locator("[name=place]").fill("freezer, shelf 1");
     row.locator("button:has-text('Hold it')").click();
-    assertThat(page.locator(".notice.alarm")).containsText("a date, a place and a person");
+    assertThat(page.locator(".alert-danger")).containsText("a date, a place and a person");
     assertThat(row.locator("[name=becomes]")).hasValue("soup for Sunday");
     assertThat(row.locator("[name=place]")).hasValue("freezer, shelf 1");
     row.locator("[name=until]").fill(LocalDate.now(ZoneOffset.UTC).plusDays(3).toString());
@@ -128,7 +128,7 @@ public class StationsTest extends InBrowser {
     Page page = signedIn("maren");
     page.click("#menu > summary");
     page.click("button:has-text('Sign out')");
-    assertThat(page.locator(".notice")).hasText("You are signed out.");
+    assertThat(page.locator(".alert")).hasText("You are signed out.");
     page.navigate(address("/bench/3"));
     assertThat(page).hasURL(Pattern.compile(".*/sign-in.*"));
   }

@@ -30,7 +30,6 @@ import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.scale.ScaleReading;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -129,35 +128,11 @@ class BenchController {
         });
   }
 
-  /** The same for the script of the bench, which shows the weight by itself. */
-  @PostMapping(path = "/bench/{id}/weighings", produces = MediaType.APPLICATION_JSON_VALUE)
-  ResponseEntity<Said> takeQuietly(@PathVariable long id, @ModelAttribute WeighForm form) {
-    return quietly(() -> take(id, form));
-  }
-
   private String take(long id, WeighForm form) {
     Take take = form.toTake(id, entry(form));
     boolean live = !form.isTyped() && !form.isLate();
     Weighed weighed = live ? claimed(take) : stored(take);
     return words.say("bench.said.taken", weighed.part(), formats().mass(weighed.mass()));
-  }
-
-  /**
-   * What was done, or why not.
-   *
-   * @param said what to say; empty if it was refused
-   * @param sentence why it was refused; empty if it was done
-   */
-  record Said(String said, String sentence) {}
-
-  private ResponseEntity<Said> quietly(Supplier<String> work) {
-    try {
-      return ResponseEntity.ok(new Said(work.get(), ""));
-    } catch (Refusal refusal) {
-      return ResponseEntity.status(status(refusal)).body(new Said("", words.say(refusal)));
-    } catch (QuantityFormatException problem) {
-      return ResponseEntity.status(UNPROCESSABLE).body(new Said("", words.say(problem)));
-    }
   }
 
   private static int status(Refusal refusal) {
@@ -193,29 +168,26 @@ class BenchController {
         tray);
   }
 
+  /** Takes back a weighing that the script names, or without script the last one of the person. */
   @PostMapping("/bench/{id}/back")
   String takeBack(
-      @PathVariable long id, @RequestParam(defaultValue = "1") int fish, Answer answer) {
+      @PathVariable long id,
+      @RequestParam Optional<UUID> own,
+      @RequestParam Optional<UUID> weighing,
+      @RequestParam Optional<String> part,
+      @RequestParam(defaultValue = "1") int fish,
+      Answer answer) {
     return change(
-        answer.at(id, Optional.empty(), fish),
+        answer.at(id, part, fish),
         () -> {
-          String part = words.say("bench.said.taken-back", book.takeBack(id));
+          String name =
+              weighing.isEmpty()
+                  ? book.takeBack(id)
+                  : SentTwice.survive(
+                      () -> book.takeBack(id, own.orElseGet(UUID::randomUUID), weighing.get()));
           scale.release();
-          return part;
-        });
-  }
-
-  @PostMapping(path = "/bench/{id}/back", produces = MediaType.APPLICATION_JSON_VALUE)
-  ResponseEntity<Said> takeBackQuietly(
-      @PathVariable long id, @RequestParam UUID own, @RequestParam UUID weighing) {
-    return quietly(
-        () -> {
-          String said =
-              words.say(
-                  "bench.said.taken-back",
-                  SentTwice.survive(() -> book.takeBack(id, own, weighing)));
-          scale.release();
-          return said;
+          answer.keepPart();
+          return words.say("bench.said.taken-back", name);
         });
   }
 

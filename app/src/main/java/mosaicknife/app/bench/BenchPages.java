@@ -57,6 +57,7 @@ class BenchPages {
           "fish",
           "together",
           "was",
+          "pieces",
           "each-is-one",
           "waits-one",
           "waits-other",

@@ -50,7 +50,7 @@ class DishEntity {
   private long venueId;
 
   @Column(name = "portion_mg")
-  private long portionMg;
+  private Mass portion;
 
   private BigDecimal tolerance;
 
@@ -88,7 +88,7 @@ class DishEntity {
   void change(DishForm.Understood dish) {
     name = dish.name();
     venueId = dish.venue();
-    portionMg = dish.rule().target().milligrams();
+    portion = dish.rule().target();
     tolerance =
         BigDecimal.valueOf(dish.rule().tolerance())
             .setScale(TOLERANCE_DIGITS, RoundingMode.HALF_UP);
@@ -132,7 +132,7 @@ class DishEntity {
         id,
         name,
         venue,
-        new PortionRule(Mass.ofMilligrams(portionMg), tolerance.doubleValue()),
+        new PortionRule(portion, tolerance.doubleValue()),
         specification,
         servedWhole,
         Optional.ofNullable(price).map(amount -> new ExactMoney(amount, currency)),

@@ -37,7 +37,7 @@ class OrderLineEntity {
   private int fish;
 
   @Column(name = "mass_mg")
-  private long massMg;
+  private Mass mass;
 
   @Column(name = "dish_id")
   private Long dishId;
@@ -58,7 +58,7 @@ class OrderLineEntity {
     this.ware =
         Ware.of(wanted.species(), wanted.form(), wanted.state(), wanted.grade(), wanted.price());
     this.fish = candidate.fish();
-    this.massMg = candidate.mass().milligrams();
+    this.mass = candidate.mass();
     this.dishId = dishId;
     this.surplus = BigDecimal.valueOf(candidate.surplus()).setScale(1, RoundingMode.HALF_UP);
     this.surplusHome = surplusHome;
@@ -97,7 +97,7 @@ class OrderLineEntity {
         ware.state(),
         ware.grade(),
         fish,
-        Mass.ofMilligrams(massMg),
+        mass,
         ware.price(),
         dish,
         surplus.doubleValue(),

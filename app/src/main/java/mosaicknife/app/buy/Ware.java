@@ -2,16 +2,14 @@ package mosaicknife.app.buy;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
-import java.util.Currency;
+import mosaicknife.app.shared.StoredPrice;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.buying.Offer.Form;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -21,30 +19,19 @@ record Ware(
     String species,
     @Enumerated(EnumType.STRING) Form form,
     @Enumerated(EnumType.STRING) State state,
-    @Column(name = "from_mg") long fromMg,
-    @Column(name = "to_mg") long toMg,
-    @Column(name = "price_per_kg") BigDecimal pricePerKg,
-    String currency) {
-
-  private static final int PRICE_DECIMALS = 10;
+    @Column(name = "from_mg") Mass from,
+    @Column(name = "to_mg") Mass to,
+    @Embedded StoredPrice stored) {
 
   static Ware of(Species species, Form form, State state, SizeGrade grade, UnitPrice price) {
-    ExactMoney perKilogram = price.perKilogram();
-    return new Ware(
-        species.code(),
-        form,
-        state,
-        grade.from().milligrams(),
-        grade.to().milligrams(),
-        perKilogram.amount().setScale(PRICE_DECIMALS, RoundingMode.HALF_EVEN),
-        perKilogram.currency().getCurrencyCode());
+    return new Ware(species.code(), form, state, grade.from(), grade.to(), StoredPrice.of(price));
   }
 
   SizeGrade grade() {
-    return new SizeGrade(Mass.ofMilligrams(fromMg), Mass.ofMilligrams(toMg));
+    return new SizeGrade(from, to);
   }
 
   UnitPrice price() {
-    return UnitPrice.ofPerKilogram(new ExactMoney(pricePerKg, Currency.getInstance(currency)));
+    return stored.price();
   }
 }

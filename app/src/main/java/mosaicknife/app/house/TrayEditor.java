@@ -35,7 +35,7 @@ public class TrayEditor {
    */
   @Transactional(readOnly = true)
   public List<HouseTray> trays() {
-    return trays.findByActiveTrueOrderByMassMg().stream().map(TrayEntity::toTray).toList();
+    return trays.findByActiveTrueOrderByMass().stream().map(TrayEntity::toTray).toList();
   }
 
   /**

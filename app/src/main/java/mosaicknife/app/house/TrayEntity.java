@@ -21,7 +21,7 @@ class TrayEntity {
   private String name;
 
   @Column(name = "mass_mg", updatable = false)
-  private long massMg;
+  private Mass mass;
 
   private boolean active = true;
 
@@ -29,11 +29,11 @@ class TrayEntity {
 
   TrayEntity(String name, Mass mass) {
     this.name = name;
-    this.massMg = mass.milligrams();
+    this.mass = mass;
   }
 
   HouseTray toTray() {
-    return new HouseTray(id, new Tray(name, Mass.ofMilligrams(massMg)));
+    return new HouseTray(id, new Tray(name, mass));
   }
 
   boolean isInUse() {

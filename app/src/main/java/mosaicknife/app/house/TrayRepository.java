@@ -10,7 +10,7 @@ interface TrayRepository extends Repository<TrayEntity, Long> {
 
   Optional<TrayEntity> findById(long id);
 
-  List<TrayEntity> findByActiveTrueOrderByMassMg();
+  List<TrayEntity> findByActiveTrueOrderByMass();
 
   boolean existsByActiveTrueAndNameIgnoreCase(String name);
 }

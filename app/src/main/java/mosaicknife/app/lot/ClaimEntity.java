@@ -4,9 +4,6 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
@@ -21,25 +18,15 @@ import mosaicknife.core.quantity.Mass;
 
 @Entity
 @Table(name = "claim")
-class ClaimEntity {
+class ClaimEntity extends LotFact {
 
   private static final int AMOUNT_DIGITS = 4;
-
-  @Id
-  @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
-
-  @Column(name = "client_id", updatable = false)
-  private UUID clientId;
-
-  @Column(name = "lot_id", updatable = false)
-  private long lotId;
 
   @Enumerated(EnumType.STRING)
   private Claim.Kind kind;
 
   @Column(name = "mass_mg")
-  private Long massMg;
+  private Mass mass;
 
   private BigDecimal amount;
   private String currency;
@@ -47,12 +34,6 @@ class ClaimEntity {
 
   @Enumerated(EnumType.STRING)
   private Claim.Status status = Claim.Status.ASKED;
-
-  @Column(name = "made_by", updatable = false)
-  private long madeBy;
-
-  @Column(name = "made_at", updatable = false)
-  private Instant madeAt;
 
   @Version private int version;
 
@@ -67,27 +48,12 @@ class ClaimEntity {
       String reason,
       long by,
       Instant at) {
-    this.clientId = clientId;
-    this.lotId = lotId;
+    super(clientId, lotId, by, at);
     this.kind = kind;
-    this.massMg = mass.map(Mass::milligrams).orElse(null);
+    this.mass = mass.orElse(null);
     this.amount = amount.amount().setScale(AMOUNT_DIGITS, RoundingMode.HALF_UP);
     this.currency = amount.currency().getCurrencyCode();
     this.reason = reason;
-    this.madeBy = by;
-    this.madeAt = at;
-  }
-
-  Long id() {
-    return id;
-  }
-
-  UUID clientId() {
-    return clientId;
-  }
-
-  long lotId() {
-    return lotId;
   }
 
   int version() {
@@ -101,14 +67,14 @@ class ClaimEntity {
 
   Claim toClaim(Map<Long, String> names) {
     return new Claim(
-        id,
+        id(),
         kind,
-        Optional.ofNullable(massMg).map(Mass::ofMilligrams),
+        Optional.ofNullable(mass),
         new ExactMoney(amount, Currency.getInstance(currency)),
         reason,
         status,
-        names.get(madeBy),
-        madeAt,
+        names.get(madeBy()),
+        madeAt(),
         version);
   }
 }

@@ -6,26 +6,13 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 
 @Entity
 @Table(name = "evidence")
-class EvidenceEntity {
-
-  @Id
-  @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
-
-  @Column(name = "client_id", updatable = false)
-  private UUID clientId;
-
-  @Column(name = "lot_id", updatable = false)
-  private long lotId;
+class EvidenceEntity extends LotFact {
 
   @Enumerated(EnumType.STRING)
   @Column(name = "kind")
@@ -41,12 +28,6 @@ class EvidenceEntity {
 
   private byte[] thumbnail;
 
-  @Column(name = "added_by")
-  private long addedBy;
-
-  @Column(name = "added_at")
-  private Instant addedAt;
-
   protected EvidenceEntity() {}
 
   EvidenceEntity(
@@ -57,27 +38,12 @@ class EvidenceEntity {
       EvidenceReader.Checked checked,
       long by,
       Instant at) {
-    this.clientId = clientId;
-    this.lotId = lotId;
+    super(clientId, lotId, by, at);
     this.kind = kind;
     this.name = name;
     this.mediaType = checked.mediaType();
     this.content = checked.content();
     this.thumbnail = checked.thumbnail();
-    this.addedBy = by;
-    this.addedAt = at;
-  }
-
-  Long id() {
-    return id;
-  }
-
-  UUID clientId() {
-    return clientId;
-  }
-
-  long lotId() {
-    return lotId;
   }
 
   Evidence.Kind kind() {

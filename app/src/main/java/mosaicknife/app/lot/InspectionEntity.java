@@ -4,9 +4,6 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -21,17 +18,7 @@ import mosaicknife.core.safety.Sign;
 
 @Entity
 @Table(name = "inspection")
-class InspectionEntity {
-
-  @Id
-  @GeneratedValue(strategy = GenerationType.IDENTITY)
-  private Long id;
-
-  @Column(name = "client_id", updatable = false)
-  private UUID clientId;
-
-  @Column(name = "lot_id", updatable = false)
-  private long lotId;
+class InspectionEntity extends LotFact {
 
   private Short eyes;
   private Short gills;
@@ -52,12 +39,6 @@ class InspectionEntity {
 
   private String reason;
 
-  @Column(name = "inspected_by")
-  private long inspectedBy;
-
-  @Column(name = "inspected_at")
-  private Instant inspectedAt;
-
   protected InspectionEntity() {}
 
   InspectionEntity(
@@ -69,8 +50,7 @@ class InspectionEntity {
       String reason,
       long by,
       Instant at) {
-    this.clientId = clientId;
-    this.lotId = lotId;
+    super(clientId, lotId, by, at);
     this.eyes = grade(grades, Sign.EYES);
     this.gills = grade(grades, Sign.GILLS);
     this.skin = grade(grades, Sign.SKIN);
@@ -82,25 +62,11 @@ class InspectionEntity {
     this.proposal = judged.proposal();
     this.decision = decision;
     this.reason = reason;
-    this.inspectedBy = by;
-    this.inspectedAt = at;
   }
 
   private static Short grade(Map<Sign, Integer> grades, Sign sign) {
     Integer grade = grades.get(sign);
     return grade == null ? null : grade.shortValue();
-  }
-
-  Long id() {
-    return id;
-  }
-
-  UUID clientId() {
-    return clientId;
-  }
-
-  long lotId() {
-    return lotId;
   }
 
   Inspection toInspection(Map<Long, String> names) {
@@ -118,8 +84,8 @@ class InspectionEntity {
         proposal,
         decision,
         reason,
-        names.get(inspectedBy),
-        inspectedAt);
+        names.get(madeBy()),
+        madeAt());
   }
 
   private static void put(Map<Sign, Integer> grades, Sign sign, Short grade) {

@@ -26,7 +26,7 @@ class LengthRuleEntity {
   private LengthRule.Basis basis;
 
   @Column(name = "minimum_mm")
-  private int minimumMm;
+  private Length minimum;
 
   private String source;
   private LocalDate dated;
@@ -44,7 +44,7 @@ class LengthRuleEntity {
   }
 
   final void change(LengthRule rule, long by) {
-    minimumMm = rule.minimum().millimetres();
+    minimum = rule.minimum();
     source = rule.source();
     dated = rule.dated();
     expires = rule.expires();
@@ -56,6 +56,6 @@ class LengthRuleEntity {
   }
 
   LengthRule toRule() {
-    return new LengthRule(species, basis, new Length(minimumMm), source, dated, expires);
+    return new LengthRule(species, basis, minimum, source, dated, expires);
   }
 }

@@ -1,6 +1,7 @@
 package mosaicknife.app.lot;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,14 +10,13 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Currency;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
+import mosaicknife.app.shared.StoredPrice;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingMethod;
@@ -31,13 +31,10 @@ import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
-import mosaicknife.core.quantity.UnitPrice;
 
 @Entity
 @Table(name = "lot")
 class LotEntity {
-
-  private static final int PRICE_DECIMALS = 10;
 
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -57,16 +54,12 @@ class LotEntity {
   private int fishCount;
 
   @Column(name = "invoiced_mg", updatable = false)
-  private long invoicedMg;
+  private Mass invoiced;
 
   @Column(name = "own_mg", updatable = false)
-  private Long ownMg;
+  private Mass own;
 
-  @Column(name = "price_per_kg", updatable = false)
-  private BigDecimal pricePerKg;
-
-  @Column(updatable = false)
-  private String currency;
+  @Embedded private StoredPrice price;
 
   @Column(name = "supplier_id", updatable = false)
   private long supplierId;
@@ -88,7 +81,7 @@ class LotEntity {
   private long receivedBy;
 
   @Column(name = "portion_target_mg")
-  private long portionTargetMg = LotRules.USUAL_PORTION.milligrams();
+  private Mass portionTarget = LotRules.USUAL_PORTION;
 
   @Enumerated(EnumType.STRING)
   @Column(name = "costing_method")
@@ -101,10 +94,10 @@ class LotEntity {
   private Long orderLineId;
 
   @Column(name = "gross_mg", updatable = false)
-  private Long grossMg;
+  private Mass gross;
 
   @Column(name = "temperature_dc", updatable = false)
-  private Integer temperatureDc;
+  private Temperature temperature;
 
   @Enumerated(EnumType.STRING)
   @Column(updatable = false)
@@ -138,11 +131,9 @@ class LotEntity {
     this.species = receipt.species().code();
     this.state = receipt.state();
     this.fishCount = receipt.fish();
-    this.invoicedMg = receipt.invoiced().milligrams();
-    this.ownMg = receipt.own().map(Mass::milligrams).orElse(null);
-    ExactMoney perKilogram = receipt.price().perKilogram();
-    this.pricePerKg = perKilogram.amount().setScale(PRICE_DECIMALS, RoundingMode.HALF_EVEN);
-    this.currency = perKilogram.currency().getCurrencyCode();
+    this.invoiced = receipt.invoiced();
+    this.own = receipt.own().orElse(null);
+    this.price = StoredPrice.of(receipt.price());
     this.venueId = venueId;
     this.supplierId = supplierId;
     this.origin = receipt.origin();
@@ -150,8 +141,8 @@ class LotEntity {
     this.note = receipt.note();
     Arrival arrival = receipt.arrival();
     this.orderLineId = arrival.orderLine().isPresent() ? arrival.orderLine().getAsLong() : null;
-    this.grossMg = arrival.gross().map(Mass::milligrams).orElse(null);
-    this.temperatureDc = arrival.temperature().map(Temperature::tenths).orElse(null);
+    this.gross = arrival.gross().orElse(null);
+    this.temperature = arrival.temperature().orElse(null);
     this.method = arrival.method().orElse(null);
     this.area = arrival.area();
     this.killing = arrival.killing().orElse(null);
@@ -185,7 +176,7 @@ class LotEntity {
 
   void costBy(CostingMethod method, Mass portionTarget) {
     costingMethod = method;
-    portionTargetMg = portionTarget.milligrams();
+    this.portionTarget = portionTarget;
   }
 
   void finish(long person, Instant at) {
@@ -201,15 +192,15 @@ class LotEntity {
   private Arrival arrival() {
     return new Arrival(
         orderLineId == null ? OptionalLong.empty() : OptionalLong.of(orderLineId),
-        Optional.ofNullable(grossMg).map(Mass::ofMilligrams),
-        Optional.ofNullable(temperatureDc).map(Temperature::new),
+        Optional.ofNullable(gross),
+        Optional.ofNullable(temperature),
         Optional.ofNullable(method),
         area,
         Optional.ofNullable(killing));
   }
 
   Currency currency() {
-    return Currency.getInstance(currency);
+    return price.money();
   }
 
   Lot toLot(
@@ -225,9 +216,9 @@ class LotEntity {
             fish,
             state,
             fishCount,
-            Mass.ofMilligrams(invoicedMg),
-            Optional.ofNullable(ownMg).map(Mass::ofMilligrams),
-            UnitPrice.ofPerKilogram(new ExactMoney(pricePerKg, Currency.getInstance(currency))),
+            invoiced,
+            Optional.ofNullable(own),
+            price.price(),
             supplier,
             origin,
             landedOn,
@@ -236,7 +227,7 @@ class LotEntity {
         venue,
         receivedAt,
         receiver,
-        Mass.ofMilligrams(portionTargetMg),
+        portionTarget,
         costingMethod,
         Optional.ofNullable(finishedAt),
         inspection,

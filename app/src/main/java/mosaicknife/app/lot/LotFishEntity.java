@@ -20,10 +20,10 @@ class LotFishEntity {
   @EmbeddedId private Key key;
 
   @Column(name = "mass_mg")
-  private Long massMg;
+  private Mass mass;
 
   @Column(name = "length_mm")
-  private Integer lengthMm;
+  private Length length;
 
   @Enumerated(EnumType.STRING)
   private LengthRule.Basis basis;
@@ -37,16 +37,16 @@ class LotFishEntity {
 
   LotFishEntity(long lotId, MeasuredFish fish) {
     this.key = new Key(lotId, fish.number());
-    this.massMg = fish.mass().map(Mass::milligrams).orElse(null);
-    this.lengthMm = fish.length().map(Length::millimetres).orElse(null);
+    this.mass = fish.mass().orElse(null);
+    this.length = fish.length().orElse(null);
     this.basis = fish.length().isPresent() ? fish.basis() : null;
   }
 
   MeasuredFish toFish() {
     return new MeasuredFish(
         key.fishNo(),
-        Optional.ofNullable(massMg).map(Mass::ofMilligrams),
-        Optional.ofNullable(lengthMm).map(Length::new),
+        Optional.ofNullable(mass),
+        Optional.ofNullable(length),
         basis == null ? LengthRule.Basis.TOTAL : basis);
   }
 }

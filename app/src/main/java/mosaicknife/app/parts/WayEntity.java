@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import mosaicknife.core.quantity.Mass;
 
 @Entity
 @Table(name = "house_way")
@@ -19,10 +20,10 @@ class WayEntity {
   private String species;
 
   @Column(name = "from_mg")
-  private long fromMg;
+  private Mass from;
 
   @Column(name = "to_mg")
-  private long toMg;
+  private Mass to;
 
   private String name;
   private String document;
@@ -35,10 +36,10 @@ class WayEntity {
 
   protected WayEntity() {}
 
-  WayEntity(String species, long fromMg, long toMg, String name, String document) {
+  WayEntity(String species, Mass from, Mass to, String name, String document) {
     this.species = species;
-    this.fromMg = fromMg;
-    this.toMg = toMg;
+    this.from = from;
+    this.to = to;
     this.name = name;
     this.document = document;
   }
@@ -57,12 +58,12 @@ class WayEntity {
     return species;
   }
 
-  long fromMg() {
-    return fromMg;
+  Mass from() {
+    return from;
   }
 
-  long toMg() {
-    return toMg;
+  Mass to() {
+    return to;
   }
 
   String name() {

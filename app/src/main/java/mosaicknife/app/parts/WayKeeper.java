@@ -104,12 +104,7 @@ public class WayKeeper {
     SizeGrade size = sizeOf(lot);
     String document = json.writeValueAsString(new Document(choices.byOption(), fates));
     ways.save(
-        new WayEntity(
-                lot.species().code(),
-                size.from().milligrams(),
-                size.to().milligrams(),
-                name,
-                document)
+        new WayEntity(lot.species().code(), size.from(), size.to(), name, document)
             .savedBy(current.get().id(), clock.instant()));
   }
 
@@ -153,7 +148,7 @@ public class WayKeeper {
     return new Way(
         way.id(),
         way.name(),
-        new SizeGrade(Mass.ofMilligrams(way.fromMg()), Mass.ofMilligrams(way.toMg())),
+        new SizeGrade(way.from(), way.to()),
         new Choices(document.choices()),
         new HashMap<>(document.fates()),
         names.get(way.savedBy()),

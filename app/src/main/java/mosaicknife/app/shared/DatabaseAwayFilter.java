@@ -69,12 +69,14 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
       return "{\"type\":\"about:blank\",\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
           .formatted(trouble.status().getReasonPhrase(), trouble.status().value(), sentence);
     }
-    String notice = "<p class=\"notice alarm\" role=\"alert\" id=\"problem\">" + sentence + "</p>";
+    String notice =
+        "<p class=\"alert alert-danger\" role=\"alert\" id=\"problem\">" + sentence + "</p>";
     return request.getHeader("HX-Request") != null
         ? notice
         : "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Mosaic Knife</title>"
             + "<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">"
-            + "<link rel=\"stylesheet\" href=\"/ui/shared/mosaic.css\"></head><body>"
+            + "<link rel=\"stylesheet\" href=\"/webjars/bootstrap/css/bootstrap.min.css\">"
+            + "<link rel=\"stylesheet\" href=\"/ui/shared/theme.css\"></head><body>"
             + "<main class=\"narrow\"><h1>"
             + words.say("shared.problem.that-did-not-work")
             + "</h1>"

@@ -10,9 +10,11 @@ import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.HouseTray;
+import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.shared.Formats;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -24,15 +26,15 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 /**
  * Sends the live scale and the news of a lot to every open bench, by server-sent events.
  *
- * <p>A tick every {@value #TICK_MILLIS} ms sends the last reading if it differs from what the bench
- * shows, and a sign of life every second. A slow browser misses readings; it never holds up others.
+ * <p>The scale pushes: what it reads is sent as it comes, if it differs from what the bench shows,
+ * and a sign of life every second. A slow browser misses readings in between, never the last one;
+ * it never holds up others.
  */
 @Component
 public class BenchStream implements SmartLifecycle {
 
   private static final Logger LOG = LoggerFactory.getLogger(BenchStream.class);
-  private static final int TICK_MILLIS = 60;
-  private static final int TICKS_PER_SIGN_OF_LIFE = 16;
+  private static final int SIGN_OF_LIFE_MILLIS = 1000;
   private static final int SENDERS = 6;
 
   private final Scale scale;
@@ -41,9 +43,9 @@ public class BenchStream implements SmartLifecycle {
   private final ScheduledExecutorService ticker = Executors.newSingleThreadScheduledExecutor();
   private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS);
   private Future<?> ticking;
+  private Scale.Subscription subscription;
   private final AtomicBoolean reading = new AtomicBoolean();
   private volatile Formats formats;
-  private long ticks;
 
   BenchStream(Scale scale, HouseSettings houses) {
     this.scale = scale;
@@ -64,31 +66,33 @@ public class BenchStream implements SmartLifecycle {
   }
 
   /** Tells every bench of a lot that it changed, here or on another instance. */
-  void changed(long lotId) {
+  void changed(LotChanged change) {
+    News news = new News(change.by());
     listeners.stream()
-        .filter(listener -> listener.lotId == lotId)
-        .forEach(listener -> senders.execute(() -> listener.send("changed", "{}")));
+        .filter(listener -> listener.lotId == change.lotId())
+        .forEach(listener -> senders.execute(() -> listener.send("changed", news)));
   }
 
   /** Tells every bench to read its lot again: news may have been lost. */
   void allChanged() {
-    listeners.forEach(listener -> senders.execute(() -> listener.send("changed", "{}")));
+    News news = new News("");
+    listeners.forEach(listener -> senders.execute(() -> listener.send("changed", news)));
   }
 
-  private void tick() {
-    ticks++;
-    if (listeners.isEmpty()) {
-      return;
-    }
-    boolean always = ticks % TICKS_PER_SIGN_OF_LIFE == 0;
-    if (always) {
+  /** What a bench is told of a change: what it was sent as, so that its sender knows it. */
+  record News(String by) {}
+
+  private void signOfLife() {
+    if (!listeners.isEmpty()) {
       readFormats();
+      offer(true);
     }
+  }
+
+  /** Shows every bench what the scale reads now. */
+  private void offer(boolean always) {
     for (Listener listener : listeners) {
-      ScaleView view = ScaleView.of(scale, listener.tray, formats);
-      if (always || !view.looksLike(listener.shown)) {
-        listener.offer(view);
-      }
+      listener.offer(ScaleView.of(scale, listener.tray, formats), always);
     }
   }
 
@@ -115,6 +119,7 @@ public class BenchStream implements SmartLifecycle {
     private final Optional<HouseTray> tray;
 
     private final SseEmitter emitter;
+    private final AtomicReference<ScaleView> wanted = new AtomicReference<>();
     private final AtomicBoolean busy = new AtomicBoolean();
     private volatile ScaleView shown;
 
@@ -124,16 +129,25 @@ public class BenchStream implements SmartLifecycle {
       this.emitter = emitter;
     }
 
-    private void offer(ScaleView view) {
-      if (busy.compareAndSet(false, true)) {
-        shown = view;
+    private void offer(ScaleView view, boolean always) {
+      if (always || !view.looksLike(shown)) {
+        wanted.set(view);
+        sendWanted();
+      }
+    }
+
+    /** One sender at a time; what came while it sent is sent after it. */
+    private void sendWanted() {
+      if (wanted.get() != null && busy.compareAndSet(false, true)) {
         senders.execute(
             () -> {
               try {
-                send("reading", view);
+                shown = wanted.getAndSet(null);
+                send("reading", shown);
               } finally {
                 busy.set(false);
               }
+              sendWanted();
             });
       }
     }
@@ -149,22 +163,27 @@ public class BenchStream implements SmartLifecycle {
 
   @Override
   public void start() {
+    subscription = scale.listen(reading -> safely(() -> offer(false)));
     ticking =
         ticker.scheduleWithFixedDelay(
-            this::tickSafely, TICK_MILLIS, TICK_MILLIS, TimeUnit.MILLISECONDS);
+            () -> safely(this::signOfLife),
+            SIGN_OF_LIFE_MILLIS,
+            SIGN_OF_LIFE_MILLIS,
+            TimeUnit.MILLISECONDS);
   }
 
-  /** One failed tick, such as a database away for a moment, must not end all later ones. */
-  private void tickSafely() {
+  /** One failure, such as a database away for a moment, must not end what comes later. */
+  private static void safely(Runnable work) {
     try {
-      tick();
+      work.run();
     } catch (RuntimeException e) {
-      LOG.debug("A tick failed", e);
+      LOG.debug("The benches could not be told", e);
     }
   }
 
   @Override
   public void stop() {
+    subscription.close();
     ticking.cancel(false);
     ticker.shutdownNow();
     listeners.forEach(listener -> listener.emitter.complete());

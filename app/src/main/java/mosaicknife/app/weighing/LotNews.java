@@ -45,7 +45,7 @@ class LotNews implements SmartLifecycle {
     manager
         .createNativeQuery("select cast(pg_notify(:channel, :lot) as text)")
         .setParameter("channel", CHANNEL)
-        .setParameter("lot", Long.toString(change.lotId()))
+        .setParameter("lot", change.lotId() + " " + change.by())
         .getSingleResult();
   }
 
@@ -74,7 +74,8 @@ class LotNews implements SmartLifecycle {
     while (running) {
       PGNotification[] arrived = news.getNotifications(0);
       for (PGNotification one : arrived == null ? new PGNotification[0] : arrived) {
-        benches.changed(Long.parseLong(one.getParameter()));
+        String[] told = one.getParameter().split(" ", 2);
+        benches.changed(new LotChanged(Long.parseLong(told[0]), told[1]));
       }
     }
   }

@@ -41,19 +41,19 @@ class WeighingEntity implements Persistable<UUID> {
   private Kind kind;
 
   @Column(name = "mass_mg")
-  private Long massMg;
+  private Mass mass;
 
   @Enumerated(EnumType.STRING)
   private Source source;
 
   @Column(name = "gross_mg")
-  private Long grossMg;
+  private Mass gross;
 
   @Column(name = "tare_mg")
-  private Long tareMg;
+  private Mass tare;
 
   @Column(name = "readability_mg")
-  private Long readabilityMg;
+  private Mass readability;
 
   private String typed;
 
@@ -90,15 +90,15 @@ class WeighingEntity implements Persistable<UUID> {
     weighing.pieceNo = place.piece();
     weighing.trayId = entry.tray().map(HouseTray::id).orElse(null);
     weighing.kind = Kind.TAKEN;
-    weighing.massMg = entry.mass().milligrams();
+    weighing.mass = entry.mass();
     weighing.source = entry.source();
     entry
         .reading()
         .ifPresent(
             reading -> {
-              weighing.grossMg = reading.gross().milligrams();
-              weighing.tareMg = reading.tare().milligrams();
-              weighing.readabilityMg = reading.readability().milligrams();
+              weighing.gross = reading.gross();
+              weighing.tare = reading.tare();
+              weighing.readability = reading.readability();
             });
     weighing.typed = entry.typed().orElse(null);
     weighing.takenBy = stamp.person();
@@ -141,7 +141,7 @@ class WeighingEntity implements Persistable<UUID> {
   static WeighingEntity mending(
       UUID id, WeighingEntity wrong, Mass right, String why, Stamp stamp) {
     WeighingEntity mended = following(id, wrong, wrong, why, stamp);
-    mended.massMg = right.milligrams();
+    mended.mass = right;
     return mended;
   }
 
@@ -155,11 +155,11 @@ class WeighingEntity implements Persistable<UUID> {
     next.pieceNo = reading.pieceNo;
     next.trayId = reading.trayId;
     next.kind = Kind.CORRECTED;
-    next.massMg = reading.massMg;
+    next.mass = reading.mass;
     next.source = reading.source;
-    next.grossMg = reading.grossMg;
-    next.tareMg = reading.tareMg;
-    next.readabilityMg = reading.readabilityMg;
+    next.gross = reading.gross;
+    next.tare = reading.tare;
+    next.readability = reading.readability;
     next.typed = reading.typed;
     next.supersedes = last.id;
     next.reason = why;
@@ -220,18 +220,13 @@ class WeighingEntity implements Persistable<UUID> {
   }
 
   Optional<Mass> mass() {
-    return Optional.ofNullable(massMg).map(Mass::ofMilligrams);
+    return Optional.ofNullable(mass);
   }
 
   private Optional<ScaleReading> reading() {
-    return grossMg == null || tareMg == null || readabilityMg == null
+    return gross == null || tare == null || readability == null
         ? Optional.empty()
-        : Optional.of(
-            new ScaleReading(
-                Mass.ofMilligrams(grossMg),
-                Mass.ofMilligrams(tareMg),
-                Motion.STEADY,
-                Mass.ofMilligrams(readabilityMg)));
+        : Optional.of(new ScaleReading(gross, tare, Motion.STEADY, readability));
   }
 
   @Override

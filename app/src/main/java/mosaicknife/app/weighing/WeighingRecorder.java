@@ -95,7 +95,7 @@ public class WeighingRecorder implements WeighedParts {
       weighing.after(last.get(), follow(at.getName(), last.get(), take));
     }
     weighings.saveAndFlush(weighing);
-    events.publishEvent(new LotChanged(take.lotId()));
+    events.publishEvent(new LotChanged(take.lotId(), take.id().toString()));
     return new Weighed(at.getName(), mass);
   }
 
@@ -254,7 +254,7 @@ public class WeighingRecorder implements WeighedParts {
         before
             .map(w -> WeighingEntity.restoring(id, last, w, stamp))
             .orElseGet(() -> WeighingEntity.takingBack(id, last, stamp)));
-    events.publishEvent(new LotChanged(lotId));
+    events.publishEvent(new LotChanged(lotId, id.toString()));
     return name;
   }
 

@@ -38,7 +38,7 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
   String MAIN_CUTS_OF =
       """
       from WeighingEntity w join LotPartEntity p on p.id = w.partId
-      where w.takenBy = :person and w.takenAt >= :since and w.massMg is not null
+      where w.takenBy = :person and w.takenAt >= :since and w.mass is not null
         and w.fishNo > 0 and p.parentId is null and p.kind in :kinds
       """;
 

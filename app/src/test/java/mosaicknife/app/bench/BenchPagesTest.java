@@ -49,7 +49,7 @@ public class BenchPagesTest extends WithPages {
             .cookie(session(who))
             .with(csrf())
             .header("HX-Request", "true")
-            .accept(MediaType.APPLICATION_JSON);
+            .accept(MediaType.TEXT_HTML);
     for (int i = 0; i < fields.length; i += 2) {
       request.param(fields[i], fields[i + 1]);
     }

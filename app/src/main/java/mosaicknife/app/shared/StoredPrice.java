@@ -1,0 +1,54 @@
+package mosaicknife.app.shared;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Currency;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.UnitPrice;
+
+/**
+ * A price per weight as a row keeps it: money per kilogram, with its currency beside it.
+ *
+ * @param perKilogram the amount for one kilogram
+ * @param currency the code of the currency
+ */
+@Embeddable
+public record StoredPrice(
+    @Column(name = "price_per_kg", updatable = false) BigDecimal perKilogram,
+    @Column(updatable = false) String currency) {
+
+  private static final int DECIMALS = 10;
+
+  /**
+   * Returns a price as it is kept.
+   *
+   * @param price the price, for whichever weight
+   * @return the price per kilogram
+   */
+  public static StoredPrice of(UnitPrice price) {
+    ExactMoney perKilogram = price.perKilogram();
+    return new StoredPrice(
+        perKilogram.amount().setScale(DECIMALS, RoundingMode.HALF_EVEN),
+        perKilogram.currency().getCurrencyCode());
+  }
+
+  /**
+   * Returns the price.
+   *
+   * @return the price per kilogram
+   */
+  public UnitPrice price() {
+    return UnitPrice.ofPerKilogram(new ExactMoney(perKilogram, money()));
+  }
+
+  /**
+   * Returns its currency.
+   *
+   * @return the currency
+   */
+  public Currency money() {
+    return Currency.getInstance(currency);
+  }
+}

@@ -1,0 +1,160 @@
+// What the bench shows: the live scale, the parts, what comes next, what waits. Knows the page, decides nothing.
+
+import { piecesOf, takenOf } from "./model.js";
+
+const byId = (id) => document.getElementById(id);
+const element = (name, text, css) => {
+  const made = document.createElement(name);
+  made.textContent = text;
+  if (css) made.className = css;
+  return made;
+};
+
+/** The sheet, which is swapped as a whole. */
+export const sheet = () => byId("sheet");
+
+/** The scale as it is heard of; takeable says whether a tap takes it. */
+export const showReading = (reading, word) => {
+  const live = byId("live");
+  if (!live) return;
+  live.className = `live ${reading.motion}`;
+  byId("live-figure").textContent = reading.figure;
+  byId("live-unit").textContent = reading.unit;
+  byId("live-words").textContent = reading.words;
+  byId("live-tare").textContent = reading.tare ? word("tare", reading.tare) : "";
+  if (byId("reading")) byId("reading").value = reading.number;
+  if (byId("take-button")) byId("take-button").disabled = !reading.takeable;
+};
+
+/** The chosen tray on its button and in the form. */
+export const showTray = (chosenId, word) => {
+  const chosen = document.querySelector(`input[name="tray-choice"][value="${CSS.escape(chosenId)}"]`);
+  if (chosen) chosen.checked = true;
+  if (byId("tray-name")) byId("tray-name").textContent = chosen?.value ? chosen.dataset.name : word("tray");
+  if (byId("tray")) byId("tray").value = chosen ? chosen.value : "";
+  byId("trays")?.classList.toggle("chosen", Boolean(chosen?.value));
+};
+
+const drawPart = (part, fish, isChosen, word) => {
+  const row = document.querySelector(`.tally tr[data-slot="${CSS.escape(part.slot)}"]`);
+  if (!row || part.skipped) return;
+  const taken = takenOf(part, fish);
+  const pieces = piecesOf(part, fish);
+  const waits = taken ? taken.waits : pieces.some((t) => t.waits);
+  row.className = [taken || pieces.length ? "weighed" : "pending", waits && "waits", isChosen && "chosen"]
+    .filter(Boolean).join(" ");
+  const weight = row.querySelector(".weight");
+  if (taken) weight.textContent = taken.text;
+  else if (!part.row) weight.textContent = part.expected;
+  else if (waits) weight.textContent = word("pieces", pieces.length, pieces[pieces.length - 1].text);
+  const tag = document.querySelector(`.fish .tag[data-slot="${CSS.escape(part.slot)}"]`);
+  if (tag) tag.setAttribute("class", `tag ${isChosen ? "next" : taken ? "weighed" : "pending"}`);
+};
+
+const drawNext = (parts, chosen, place, fishes, word) => {
+  const next = byId("next-part");
+  if (!next) return;
+  next.classList.toggle("all", !chosen);
+  const taken = chosen && takenOf(chosen, place.fish);
+  const bits = [];
+  if (!chosen) bits.push(element("b", word("all-weighed")));
+  else {
+    bits.push(element("i", chosen.number), element("b", chosen.name));
+    if (fishes > 1) bits.push(element("span", place.fish > 0 ? word("fish", place.fish) : word("together"), "of"));
+    if (taken) bits.push(element("em", word("was", taken.text), "was"));
+    else if (chosen.row) bits.push(element("em", word("each-is-one"), "row-count"));
+    else if (chosen.expected && fishes === 1) bits.push(element("em", chosen.expected));
+  }
+  next.replaceChildren(...bits.flatMap((bit) => [bit, " "]));
+  const form = byId("take");
+  if (!form || !chosen) return;
+  form.elements.part.value = chosen.slot;
+  form.elements.fish.value = place.fish;
+  form.elements.supersedes.value = taken ? taken.id : "";
+  document.querySelectorAll("#tare-form, #stand-in form").forEach((other) => {
+    if (other.elements.part) other.elements.part.value = chosen.slot;
+  });
+};
+
+/** The parts as they stand, and the one that is next. */
+export const drawParts = (parts, place, fishes, word) => {
+  const chosen = parts.find((p) => p.slot === place.part && !p.skipped);
+  parts.forEach((part) => drawPart(part, place.fish, part === chosen, word));
+  drawNext(parts, chosen, place, fishes, word);
+  // what only the server can tell is not left standing as if it were still true
+  byId("guide")?.classList.toggle("stale", sheet().dataset.part !== place.part);
+};
+
+/** The sums are the server's; while it is away they are not left standing. */
+export const drawSumsFollow = (word) => {
+  const judged = document.querySelector("#sheet .judged span");
+  if (judged) judged.textContent = word("sums-follow");
+  document.querySelector("#sheet .verdict")?.classList.remove("closed", "over", "short");
+};
+
+/** What waits for the server, and what it refused while nobody looked. */
+export const drawWaiting = (queue, word) => {
+  const waiting = byId("waiting");
+  if (!waiting) return;
+  const count = queue.waiting();
+  const slow = count > 0 && (queue.isAway() || count > 2);
+  const plural = new Intl.PluralRules(document.documentElement.lang || "en");
+  waiting.hidden = !slow;
+  waiting.textContent = slow ? word(`waits-${plural.select(count)}`, count) : "";
+  const refused = queue.refused();
+  byId("stopped").hidden = refused.length === 0;
+  byId("stopped").replaceChildren(...refused.map((op) => {
+    const line = element("li", `${word("not-saved", op.name, op.text, op.refused)} `);
+    const drop = element("button", word("drop"), "btn btn-outline-secondary btn-sm");
+    drop.type = "button";
+    drop.addEventListener("click", () => queue.forget(op));
+    line.append(drop);
+    return line;
+  }));
+};
+
+/** Says something to who listens. */
+export const say = (text) => {
+  byId("said").textContent = text;
+};
+
+/** Takes the complaint away. */
+export const calm = () => document.querySelector("#sheet .alert-danger")?.remove();
+
+/** Complains where the eye is. */
+export const complain = (sentence) => {
+  calm();
+  const notice = element("p", sentence, "alert alert-danger");
+  notice.setAttribute("role", "alert");
+  document.querySelector(".bench-right .now").after(notice);
+};
+
+/** What stands on the sheet and must outlive it: what is open, chosen, typed, complained of. */
+export const remembered = () => {
+  const focused = sheet().contains(document.activeElement) ? document.activeElement.id : null;
+  return {
+    open: Array.from(document.querySelectorAll("#sheet details[open]"), (d) => d.id),
+    reason: document.querySelector("#sheet input[name=reason]:checked")?.value,
+    complaint: document.querySelector("#sheet .alert-danger")?.textContent,
+    typed: byId("typed")?.value,
+    note: byId("note")?.value,
+    focused,
+  };
+};
+
+/** Puts it back on the new sheet; the reason only if the part is the same. */
+export const restore = (kept, samePart) => {
+  kept.open.forEach((id) => {
+    const details = id && byId(id);
+    if (details) details.open = true;
+  });
+  const reason = samePart && kept.reason
+    && document.querySelector(`#sheet input[name=reason][value="${CSS.escape(kept.reason)}"]`);
+  if (reason) reason.checked = true;
+  if (kept.complaint && !document.querySelector("#sheet .alert-danger")) complain(kept.complaint);
+  // what stands in the fields now is newer than any draft
+  for (const field of ["typed", "note"]) {
+    if (kept[field] !== undefined && byId(field)) byId(field).value = kept[field];
+  }
+  if (kept.focused && byId(kept.focused)) byId(kept.focused).focus({ preventScroll: true });
+};
