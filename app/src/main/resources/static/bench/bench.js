@@ -281,9 +281,14 @@ document.addEventListener("htmx:beforeRequest", (event) => {
   turn++;
   clearTimeout(waiting);
 });
-document.addEventListener("htmx:beforeSwap", () => {
+document.addEventListener("htmx:beforeSwap", (event) => {
   kept = { ...remembered(), complaint: null };
   queue.shown(requestBegan);
+  const note = event.detail.requestConfig?.elt?.querySelector("#note");
+  if (!note || event.detail.xhr.status !== 200) return;
+  // a note that was taken leaves no draft behind
+  kept.note = "";
+  sessionStorage.removeItem(`draft:${note.dataset.draftKey}`);
 });
 document.addEventListener("htmx:afterSwap", () => {
   if (!byId("bench-model")) return;

@@ -48,6 +48,8 @@ public class EveryPageTest extends WithPages {
     {"person", "name"},
     {"venue", "name"},
     {"supplier", "name"},
+    {"supplier", "contact"},
+    {"supplier", "note"},
     {"dish", "name"},
     {"house", "name"},
     {"tray", "name"},

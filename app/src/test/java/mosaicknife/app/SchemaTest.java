@@ -91,18 +91,18 @@ public class SchemaTest extends WithDatabase {
       {
         "a grade of four",
         "insert into inspection (client_id, lot_id, skin, flesh, belly, smell, demerits, days_left,"
-            + " proposal, decision, inspected_by, inspected_at)"
+            + " proposal, decision, made_by, made_at)"
             + " values (gen_random_uuid(), 1, 4, 0, 0, 0, 0, 9, 'RAW', 'RAW', 1, now())"
       },
       {
         "a decision against the signs without a reason",
         "insert into inspection (client_id, lot_id, skin, flesh, belly, smell, demerits, days_left,"
-            + " proposal, decision, inspected_by, inspected_at)"
+            + " proposal, decision, made_by, made_at)"
             + " values (gen_random_uuid(), 1, 0, 0, 0, 0, 0, 9, 'COOK', 'RAW', 1, now())"
       },
       {
         "evidence that is a page",
-        "insert into evidence (client_id, lot_id, kind, name, media_type, content, added_by, added_at)"
+        "insert into evidence (client_id, lot_id, kind, name, media_type, content, made_by, made_at)"
             + " values (gen_random_uuid(), 1, 'LABEL', 'x', 'text/html', 'x', 1, now())"
       },
       {"a claim of nothing", "update claim set amount = 0"},

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -68,7 +69,7 @@ public class PeopleRegister {
     if (people.findBySignIn(key).isPresent()) {
       throw Refusal.ofField("signIn", "account.problem.is-taken-choose-another-name", key);
     }
-    String shown = PlainText.needed(name, 80, "name", "name");
+    String shown = PlainText.needed(name, 80, "name", FieldName.NAME);
     return people
         .save(new PersonEntity(key, shown, role, hash(password), clock.instant()))
         .toPerson();

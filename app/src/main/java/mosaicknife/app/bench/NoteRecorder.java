@@ -12,6 +12,7 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.LotParts;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Part;
@@ -66,7 +67,7 @@ public class NoteRecorder {
   @PreAuthorize("hasAuthority('WEIGH')")
   public void write(UUID id, long lotId, String slot, String typed) {
     Lot lot = lots.get(lotId);
-    String text = PlainText.needed(typed, LONGEST, "note", "note");
+    String text = PlainText.needed(typed, LONGEST, "note", FieldName.NOTE);
     if (notes.existsById(id)) {
       return;
     }

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -93,7 +94,7 @@ public record DishForm(
     Refusal.ifFound(LotRules.portion(target));
     BigDecimal percent = Typed.percent(tolerance, BigDecimal.ZERO, MOST_TOLERANCE, "tolerance");
     return new Understood(
-        PlainText.needed(name, LONGEST_NAME, "name", "name of the dish"),
+        PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME_OF_DISH),
         Typed.id(venue, "venue"),
         new PortionRule(target, percent.movePointLeft(2).doubleValue()),
         Arrays.stream(Specification.values())
@@ -118,12 +119,12 @@ public record DishForm(
       if (line.isBlank()) {
         continue;
       }
-      List<Species> found = catalogue.search(PlainText.line(line, 120, "fish", "fish"));
+      List<Species> found = catalogue.search(PlainText.line(line, 120, "fish", FieldName.FISH));
       if (found.isEmpty()) {
         throw Refusal.ofField(
             "fish",
             "buy.problem.no-fish-here-is-called",
-            PlainText.line(line, 120, "fish", "fish"));
+            PlainText.line(line, 120, "fish", FieldName.FISH));
       }
       codes.add(found.get(0).code());
     }

@@ -45,7 +45,7 @@ public record OrderLine(
    * @return the line as the dock sees it
    */
   public Ordered ordered() {
-    return new Ordered(id, species, form, state, grade, fish, price);
+    return new Ordered(id, species, form, state, grade, fish, mass, price);
   }
 
   /**

@@ -13,6 +13,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.house.Supplier;
 import mosaicknife.app.house.SupplierEditor;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -194,7 +195,7 @@ public class OrderPlacer {
   @PreAuthorize("hasAuthority('BUY')")
   void change(long id, int version, LocalDate day, String note) {
     checkDay(day);
-    draft(id, version).change(day, PlainText.line(note, LONGEST_NOTE, "note", "note"));
+    draft(id, version).change(day, PlainText.line(note, LONGEST_NOTE, "note", FieldName.NOTE));
   }
 
   /** Takes a line off a draft; an order without lines is gone. */

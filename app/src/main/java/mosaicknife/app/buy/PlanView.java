@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import mosaicknife.app.buy.PurchasePlanner.Alternative;
 import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlateLines;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Demand;
@@ -49,6 +50,7 @@ record PlanView(
    * @param price what it costs
    * @param buy how much to buy
    * @param each the cost per served portion
+   * @param lines what that is made of
    * @param bar the length of the bar
    * @param low where the whisker begins
    * @param high where it ends
@@ -66,6 +68,7 @@ record PlanView(
       String price,
       String buy,
       String each,
+      PlateLines lines,
       String bar,
       String low,
       String high,
@@ -136,6 +139,7 @@ record PlanView(
         formats.price(offer.price()),
         offer.form() == Form.FILLET ? mass : formats.say("buy.said.fish", candidate.fish(), mass),
         about(candidate.costPerServed(), formats),
+        PlateLines.of(candidate.plate(), false, formats),
         length(candidate.costPerServed(), most),
         length(candidate.low(), most),
         length(candidate.high(), most),

@@ -14,6 +14,7 @@ import mosaicknife.app.buy.PriceListReader.Read;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -103,7 +104,7 @@ public class PriceKeeper {
     }
     reader().read(content);
     previews.deleteByReadAtBefore(clock.instant().minus(PREVIEW_KEPT));
-    String named = PlainText.needed(supplier, LONGEST_NAME, "supplier", "supplier");
+    String named = PlainText.needed(supplier, LONGEST_NAME, "supplier", FieldName.SUPPLIER);
     return previews
         .save(new PricePreviewEntity(named, validOn, content, current.get().id(), clock.instant()))
         .id();

@@ -10,6 +10,7 @@ import java.util.Set;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.catalogue.SpeciesEditEntity.Kind;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
@@ -184,7 +185,7 @@ public class CatalogueEditor {
             code,
             kind,
             document,
-            PlainText.line(reason, LONGEST_REASON, "reason", "reason"),
+            PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON),
             current.get().id(),
             clock.instant()));
   }
@@ -257,7 +258,7 @@ public class CatalogueEditor {
       throw Refusal.ofInput(
           "catalogue.problem.fish-nothing-was-stored",
           number,
-          PlainText.line(document.code(), 200, "code", "code"),
+          PlainText.line(document.code(), 200, "code", FieldName.CODE),
           words.say(refusal));
     }
   }

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.plan.Choices;
@@ -67,7 +68,7 @@ public class HouseOptions {
    */
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void answer(String option, String choice, String reason) {
-    String why = PlainText.line(reason, LONGEST_REASON, "reason", "reason");
+    String why = PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON);
     if (why.isEmpty()) {
       throw Refusal.ofField("reason", "catalogue.problem.say-why-so-that-others");
     }

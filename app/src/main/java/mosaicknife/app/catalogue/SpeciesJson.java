@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import mosaicknife.app.catalogue.SpeciesDocument.EatingDocument;
 import mosaicknife.app.catalogue.SpeciesDocument.PartDocument;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.BodyPlan;
@@ -108,7 +109,7 @@ class SpeciesJson {
 
   /** Checks a document field by field; the sentence names what is wrong. */
   static Species species(SpeciesDocument document, Catalogue catalogue) {
-    String code = PlainText.needed(document.code(), LONGEST_CODE, "code", "code");
+    String code = PlainText.needed(document.code(), LONGEST_CODE, "code", FieldName.CODE);
     if (!code.matches("[a-z0-9][a-z0-9-]*")) {
       throw Refusal.ofField("code", "catalogue.problem.a-code-has-small-letters", code);
     }
@@ -119,9 +120,9 @@ class SpeciesJson {
                 () -> Refusal.ofField("bodyPlan", "catalogue.problem.the-body-plan-is-missing"));
     return new Species(
         code,
-        PlainText.needed(document.name(), LONGEST_NAME, "name", "name"),
+        PlainText.needed(document.name(), LONGEST_NAME, "name", FieldName.NAME),
         PlainText.needed(
-            document.scientificName(), LONGEST_NAME, "scientificName", "scientific name"),
+            document.scientificName(), LONGEST_NAME, "scientificName", FieldName.SCIENTIFIC_NAME),
         names(document.names()),
         plan,
         traits(document.traits()),
@@ -136,7 +137,7 @@ class SpeciesJson {
     List<MarketName> names = new ArrayList<>();
     for (String name : orEmpty(typed)) {
       if (!name.isBlank()) {
-        String line = PlainText.line(name, LONGEST_NAME, "names", "name");
+        String line = PlainText.line(name, LONGEST_NAME, "names", FieldName.NAME);
         names.add(
             checked(
                 "names",
@@ -196,7 +197,7 @@ class SpeciesJson {
                         "grades",
                         () -> SizeGrade.parseKilograms(text),
                         "catalogue.problem.is-no-size-grade-write",
-                        PlainText.line(text, LONGEST_NAME, "grades", "grade")))
+                        PlainText.line(text, LONGEST_NAME, "grades", FieldName.GRADE)))
             .toList();
     if (grades.isEmpty()) {
       throw Refusal.ofField("grades", "catalogue.problem.a-size-grade-is-missing");

@@ -64,7 +64,7 @@ record SpeciesView(
         facts(species, formats),
         months(species, formats),
         species.shares().stream().map(SpeciesView::part).toList(),
-        Arrays.stream(State.values()).map(state -> yields(species, state, kinds, formats)).toList(),
+        State.OF_FISH.stream().map(state -> yields(species, state, kinds, formats)).toList(),
         drawing(species.plan()));
   }
 

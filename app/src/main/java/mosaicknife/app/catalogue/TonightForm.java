@@ -4,6 +4,7 @@ import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -39,7 +40,7 @@ record TonightForm(String name, String plan, String ribs, String head, String ma
   }
 
   Species species(Catalogue catalogue, Formats formats) {
-    String named = PlainText.needed(name, LONGEST_NAME, "name", "name");
+    String named = PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME);
     BodyPlan body =
         catalogue
             .findPlan(plan)

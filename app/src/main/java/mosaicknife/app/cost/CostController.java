@@ -43,7 +43,7 @@ class CostController {
     LotSheet sheet = sheets.get(id);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
-    model.addAttribute("cost", CostView.of(sheet, formats));
+    model.addAttribute("cost", CostView.of(sheet, houses.house().labourPerHour(), formats));
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.SMALL, formats));
     model.addAttribute("portion", portionText(model, sheet, formats));
     return "cost/cost";

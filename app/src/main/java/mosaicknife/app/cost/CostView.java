@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlateLines;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.Knowledge;
@@ -20,6 +21,7 @@ import mosaicknife.core.cost.Costing.PartCost;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.portion.WholePortions;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -27,6 +29,7 @@ import mosaicknife.core.quantity.Mass;
  *
  * @param answer the cost of a portion and what it rests on; empty while nothing is for the plate or
  *     the method lacks a value
+ * @param plate what a plate costs with the work; empty without a whole portion
  * @param isForThePlate whether something is for the plate
  * @param ladder the rungs from purchase to plate
  * @param methods the methods beside each other
@@ -38,6 +41,7 @@ import mosaicknife.core.quantity.Mass;
  */
 record CostView(
     Optional<Answer> answer,
+    Optional<PlateLines> plate,
     boolean isForThePlate,
     List<RungRow> ladder,
     List<MethodRow> methods,
@@ -82,11 +86,14 @@ record CostView(
   /** The yields on one basis. */
   record YieldRow(String basis, String mass, String mains, boolean estimated, String how) {}
 
-  static CostView of(LotSheet sheet, Formats formats) {
+  static CostView of(LotSheet sheet, ExactMoney labourPerHour, Formats formats) {
     Optional<CostSheet> costs = sheet.costs(sheet.lot().costingMethod());
     Yields yields = Yields.of(sheet.breakdown(), sheet.lot().species());
     return new CostView(
         costs.map(c -> answer(c, formats)),
+        sheet
+            .plate(labourPerHour)
+            .map(plate -> PlateLines.of(plate, !sheet.portions().isEstimated(), formats)),
         !sheet.breakdown().mains().isEmpty(),
         CostLadder.of(sheet.breakdown(), sheet.lot().cost(), costs).rungs().stream()
             .map(rung -> rung(rung, costs, formats))

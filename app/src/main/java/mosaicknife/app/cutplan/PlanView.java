@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import mosaicknife.app.catalogue.Answer;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlateLines;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Lot;
@@ -46,7 +47,8 @@ record PlanView(
     List<Transfer> transfers) {
 
   /** The sums of a plan. */
-  record Sums(String portions, String minutes, String yield, String plate, String ofThatLabour) {}
+  record Sums(
+      String portions, String minutes, String yield, String plate, Optional<PlateLines> lines) {}
 
   /** A question. */
   record OptionRow(
@@ -119,7 +121,10 @@ record PlanView(
         "≈ " + source.formats().say("cutplan.said.minutes", Math.round(plan.minutes())),
         "≈ " + formats.percent(plan.yield()),
         source.money() ? plate.whole().map(m -> "≈ " + formats.money(m)).orElse("–") : "",
-        source.money() ? plate.labour().map(m -> "≈ " + formats.money(m)).orElse("–") : "");
+        plate
+            .cost()
+            .filter(cost -> source.money())
+            .map(cost -> PlateLines.of(cost, false, formats)));
   }
 
   // ---- options --------------------------------------------------------------------------------

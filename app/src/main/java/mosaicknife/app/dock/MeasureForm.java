@@ -63,7 +63,7 @@ record MeasureForm(String fish, String basis) {
               : Optional.of(MassText.parse(rest, formats.system().large()).mass());
       return new MeasuredFish(number, mass, length, basis);
     } catch (QuantityFormatException e) {
-      throw Refusal.ofField("fish", "lot.problem.fish", number, e.getMessage());
+      throw Refusal.ofField("fish", "lot.problem.fish", number, e.finding());
     }
   }
 }

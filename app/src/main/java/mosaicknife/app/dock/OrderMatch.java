@@ -36,7 +36,7 @@ public record OrderMatch(Order order, List<String> sentences) {
 
   private static List<String> sentences(
       Lot lot, Ordered line, List<Lot> all, Formats formats, boolean withPrices) {
-    return line.differences(lot, line.came(all)).stream()
+    return line.differences(lot, all).stream()
         .filter(found -> withPrices || found.what() != Mismatch.PRICE_ABOVE)
         .map(formats::say)
         .toList();

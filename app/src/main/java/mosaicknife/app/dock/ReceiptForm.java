@@ -3,6 +3,8 @@ package mosaicknife.app.dock;
 import java.util.UUID;
 import mosaicknife.app.buy.Order;
 import mosaicknife.app.buy.OrderLine;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.buying.Offer.Form;
 
 /**
  * A delivery as typed: every field a text, to be understood by {@link ReceiptReader}. A field that
@@ -78,7 +80,7 @@ public record ReceiptForm(
     return new ReceiptForm(
         null,
         line.species().code(),
-        line.state().name(),
+        (line.form() == Form.FILLET ? State.FILLETS : line.state()).name(),
         "" + Math.max(1, line.fish()),
         "",
         "",

@@ -16,6 +16,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.Delivery;
 import mosaicknife.app.shared.ClientIds;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -107,7 +108,13 @@ public class ReceiptReader {
             problems,
             () -> choice(State.values(), form.state(), "state", "state on arrival"));
     Optional<Integer> fish =
-        field("fish", problems, () -> Typed.count(form.fish(), 1, LotRules.MOST_FISH, "fish"));
+        field(
+            "fish",
+            problems,
+            () ->
+                state.filter(State::isCut).isPresent()
+                    ? 1
+                    : Typed.count(form.fish(), 1, LotRules.MOST_FISH, "fish"));
     Optional<Mass> invoiced = field("invoiced", problems, () -> mass(form.invoiced(), formats));
     Optional<Optional<Mass>> own =
         field(
@@ -123,14 +130,14 @@ public class ReceiptReader {
         field(
             "supplier",
             problems,
-            () -> PlainText.needed(form.supplier(), 80, "supplier", "supplier"));
+            () -> PlainText.needed(form.supplier(), 80, "supplier", FieldName.SUPPLIER));
     Optional<Long> venue = field("venue", problems, () -> Typed.id(form.venue(), "venue"));
     Optional<Origin> origin =
         field("origin", problems, () -> choice(Origin.values(), form.origin(), "origin", "origin"));
     Optional<LocalDate> landed =
         field("landedOn", problems, () -> Typed.day(form.landedOn(), "landedOn"));
     Optional<String> note =
-        field("note", problems, () -> PlainText.line(form.note(), 500, "note", "note"));
+        field("note", problems, () -> PlainText.line(form.note(), 500, "note", FieldName.NOTE));
     Optional<Optional<Mass>> gross =
         field(
             "gross",
@@ -148,7 +155,8 @@ public class ReceiptReader {
                     ? Optional.empty()
                     : Optional.of(Temperature.parse(form.temperature())));
     Optional<String> area =
-        field("area", problems, () -> PlainText.line(form.area(), 80, "area", "catch area"));
+        field(
+            "area", problems, () -> PlainText.line(form.area(), 80, "area", FieldName.CATCH_AREA));
     if (!problems.isEmpty()) {
       return new Read(Optional.empty(), problems);
     }

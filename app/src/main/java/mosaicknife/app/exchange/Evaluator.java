@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
-import java.util.stream.Stream;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.exchange.ApiProblems.FieldProblems;
 import mosaicknife.app.exchange.EvaluationAnswer.BalanceJson;
@@ -105,7 +104,7 @@ class Evaluator {
 
   private static List<YieldJson> yields(Breakdown breakdown, Yields yields) {
     Mass mains = Mass.total(breakdown.mains().stream().map(Node::mass).toList());
-    return Stream.of(State.values())
+    return State.OF_FISH.stream()
         .map(yields::basis)
         .flatMap(Optional::stream)
         .map(

@@ -55,11 +55,11 @@ class EchoController {
     try {
       if (what == What.PRICE) {
         PriceText text = PriceText.parse(typed, formats.system().large(), formats.currency());
-        return new Echo(text.echo(), text.note().stream().toList());
+        return new Echo(text.echo(), text.note().stream().map(words::say).toList());
       }
       MassUnit bare = what == What.PORTION ? formats.system().small() : formats.system().large();
       MassText text = MassText.parse(typed, bare);
-      return new Echo(text.echo(), text.note().stream().toList());
+      return new Echo(text.echo(), text.note().stream().map(words::say).toList());
     } catch (QuantityFormatException problem) {
       return new Echo("", List.of(words.say(problem)));
     }

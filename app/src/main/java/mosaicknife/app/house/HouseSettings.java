@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -105,7 +106,7 @@ public class HouseSettings {
     if (houses.findById(HouseEntity.ONLY_ID).isPresent()) {
       throw Refusal.ofStale("house.problem.the-house-is-founded-already");
     }
-    String houseName = PlainText.needed(name, LONGEST_NAME, "house", "name of the house");
+    String houseName = PlainText.needed(name, LONGEST_NAME, "house", FieldName.HOUSE);
     ZoneId of = zone == null || zone.isBlank() ? UTC : zone(zone.strip());
     houses.save(new HouseEntity(houseName, currency(currency), UnitSystem.METRIC, of));
     forgetAfterCommit();
@@ -132,7 +133,7 @@ public class HouseSettings {
       throw Refusal.ofField("currency", "house.problem.the-currency-is-fixed", before);
     }
     house.change(
-        PlainText.needed(form.name(), LONGEST_NAME, "name", "name of the house"),
+        PlainText.needed(form.name(), LONGEST_NAME, "name", FieldName.HOUSE),
         new Formats(form.system(), money, zone(form.zone())),
         Typed.decimal(form.labour(), 2, BigDecimal.ZERO, MOST_LABOUR, "labour"),
         form.hemisphere());
@@ -193,7 +194,7 @@ public class HouseSettings {
    * @throws Refusal if the name is missing or too long
    */
   public Named addVenue(String typed) {
-    String name = PlainText.needed(typed, LONGEST_NAME, "venue", "name of the venue");
+    String name = PlainText.needed(typed, LONGEST_NAME, "venue", FieldName.VENUE);
     return venues
         .findByNameIgnoreCase(name)
         .orElseGet(() -> venues.save(new VenueEntity(name)))
@@ -208,7 +209,7 @@ public class HouseSettings {
    * @throws Refusal if the name is missing or too long
    */
   public Named addSupplier(String typed) {
-    String name = PlainText.needed(typed, LONGEST_NAME, "supplier", "name of the supplier");
+    String name = PlainText.needed(typed, LONGEST_NAME, "supplier", FieldName.SUPPLIER);
     return suppliers
         .findByNameIgnoreCase(name)
         .orElseGet(() -> suppliers.save(new SupplierEntity(name)))

@@ -2,6 +2,7 @@ package mosaicknife.app.house;
 
 import java.util.List;
 import java.util.Set;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.buying.DeliveryDays;
@@ -71,9 +72,9 @@ public class SupplierEditor {
   public void change(long id, SupplierForm form) {
     find(id)
         .change(
-            PlainText.line(form.contact(), LONGEST_CONTACT, "contact", "contact"),
-            PlainText.line(form.phone(), LONGEST_PHONE, "phone", "phone number"),
-            PlainText.line(form.note(), LONGEST_NOTE, "note", "note"),
+            PlainText.line(form.contact(), LONGEST_CONTACT, "contact", FieldName.CONTACT),
+            PlainText.line(form.phone(), LONGEST_PHONE, "phone", FieldName.PHONE),
+            PlainText.line(form.note(), LONGEST_NOTE, "note", FieldName.NOTE),
             new DeliveryDays(form.days() == null ? Set.of() : form.days()));
   }
 

@@ -2,6 +2,7 @@ package mosaicknife.app.house;
 
 import java.util.List;
 import java.util.Optional;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.breakdown.Tray;
@@ -57,7 +58,7 @@ public class TrayEditor {
    * @throws Refusal if a name is missing or taken, or the mass is none
    */
   public void add(String typedName, String typedMass) {
-    String name = PlainText.needed(typedName, LONGEST_NAME, "tray", "name of the tray");
+    String name = PlainText.needed(typedName, LONGEST_NAME, "tray", FieldName.TRAY);
     if (trays.existsByActiveTrueAndNameIgnoreCase(name)) {
       throw Refusal.ofField("tray", "house.problem.there-is-a-tray-already", name);
     }

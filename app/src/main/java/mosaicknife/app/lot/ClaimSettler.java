@@ -7,6 +7,7 @@ import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.lot.Lot;
@@ -97,7 +98,7 @@ public class ClaimSettler {
                 asked.kind(),
                 asked.mass(),
                 amount.orElseThrow(),
-                PlainText.needed(asked.reason(), LONGEST_REASON, "reason", "reason"),
+                PlainText.needed(asked.reason(), LONGEST_REASON, "reason", FieldName.REASON),
                 current.get().id(),
                 clock.instant()))
         .id();

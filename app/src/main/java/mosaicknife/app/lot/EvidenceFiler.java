@@ -8,6 +8,7 @@ import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
@@ -102,7 +103,7 @@ public class EvidenceFiler {
             plain.substring(0, Math.min(plain.length(), LONGEST_NAME)),
             LONGEST_NAME,
             "file",
-            "name of the file");
+            FieldName.FILE_NAME);
     evidence.saveAndFlush(
         new EvidenceEntity(
             clientId,

@@ -1,5 +1,6 @@
 package mosaicknife.app.lot;
 
+import jakarta.persistence.AttributeOverride;
 import jakarta.persistence.Column;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
@@ -59,7 +60,12 @@ class LotEntity {
   @Column(name = "own_mg", updatable = false)
   private Mass own;
 
-  @Embedded private StoredPrice price;
+  @Embedded
+  @AttributeOverride(
+      name = "perKilogram",
+      column = @Column(name = "price_per_kg", updatable = false))
+  @AttributeOverride(name = "currency", column = @Column(name = "currency", updatable = false))
+  private StoredPrice price;
 
   @Column(name = "supplier_id", updatable = false)
   private long supplierId;

@@ -11,6 +11,7 @@ import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -108,7 +109,7 @@ public class LotInspector {
     }
     Lot lot = lots.get(lotId);
     Freshness judged = judge(lot, grades);
-    String why = PlainText.line(reason, LONGEST_REASON, "reason", "reason");
+    String why = PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON);
     Refusal.ifFound(LotRules.decision(judged, decision, why));
     inspections.saveAndFlush(
         new InspectionEntity(
@@ -234,7 +235,7 @@ public class LotInspector {
             species,
             basis,
             minimum,
-            PlainText.needed(source, LONGEST_SOURCE, "source", "source"),
+            PlainText.needed(source, LONGEST_SOURCE, "source", FieldName.SOURCE),
             today,
             expires);
     long person = current.get().id();

@@ -110,6 +110,7 @@ public class LotRegister {
     LocalDate today = houses.today();
     Refusal.ifFound(LotRules.problem(receipt, today));
     Plausible.question(receipt.species(), receipt.purchased(), receipt.fish())
+        .filter(question -> !receipt.state().isCut())
         .ifPresent(
             question -> {
               throw Refusal.of(question.at("fish"));

@@ -15,10 +15,12 @@ import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotReceived;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.plan.Choices;
+import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CuttingOption;
 import mosaicknife.core.plan.CuttingOptions;
 import org.springframework.context.ApplicationEventPublisher;
@@ -89,8 +91,11 @@ public class OptionChooser {
         choices = choices.with(option.code(), choice.get());
       }
     }
-    layout.layOut(lot, layout.plan(lot, choices));
+    CutPlan plan = layout.plan(lot, choices);
+    layout.layOut(lot, plan);
     way.ifPresent(w -> ways.giveFates(lot, w));
+    events.publishEvent(
+        new PartsLaidOut(lot, plan.parts().stream().map(part -> part.slot().code()).toList()));
   }
 
   /**
@@ -139,7 +144,8 @@ public class OptionChooser {
     Lot lot = openLot(lotId);
     known(lot, option, choice);
     Choices before = of(List.of(lotId)).getOrDefault(lotId, Choices.USUAL);
-    store(lotId, option, choice, PlainText.line(reason, LONGEST_REASON, "reason", "reason"));
+    store(
+        lotId, option, choice, PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON));
     layout.arrange(lot, layout.plan(lot, before), layout.plan(lot, before.with(option, choice)));
     events.publishEvent(new LotChanged(lotId));
   }

@@ -8,6 +8,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Purpose;
@@ -89,7 +90,7 @@ public class PurposeAssigner {
       Optional<Long> venue) {
     LotPartEntity part = openPart(lotId, slot, version);
     Optional<Purpose> wanted = purpose.or(part::purpose);
-    String dish = PlainText.line(becomes, LONGEST_DISH, "becomes", "dish");
+    String dish = PlainText.line(becomes, LONGEST_DISH, "becomes", FieldName.DISH);
     venue.ifPresent(houses::getVenue);
     if (wanted.isPresent()) {
       boolean same = part.purpose().equals(wanted);

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Purpose;
@@ -89,7 +90,7 @@ public class WayKeeper {
    */
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void save(Lot lot, Choices choices, String typedName) {
-    String name = PlainText.needed(typedName, LONGEST_NAME, "way", "name of the way");
+    String name = PlainText.needed(typedName, LONGEST_NAME, "way", FieldName.WAY);
     Map<String, Way.Fate> fates = new LinkedHashMap<>();
     for (LotPartEntity part : parts.findByLotIdInOrderByNumber(List.of(lot.id()))) {
       // what is kept needs a date and a place of its own each time

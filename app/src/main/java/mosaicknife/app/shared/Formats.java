@@ -4,10 +4,12 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.text.NumberFormat;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
 import java.util.Currency;
 import java.util.Locale;
 import mosaicknife.core.anatomy.SizeGrade;
@@ -155,6 +157,16 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    */
   public String day(LocalDate date) {
     return DAY.format(date);
+  }
+
+  /**
+   * Writes a day of the week.
+   *
+   * @param day the day
+   * @return such as {@code Wed}
+   */
+  public String weekday(DayOfWeek day) {
+    return day.getDisplayName(TextStyle.SHORT, LOCALE);
   }
 
   /**

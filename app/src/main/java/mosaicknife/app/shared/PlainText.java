@@ -11,11 +11,11 @@ public final class PlainText {
    * @param typed what was typed; null counts as nothing
    * @param longest how many characters are allowed
    * @param field the name of the field
-   * @param what what the field is, for the sentence, such as {@code note}
+   * @param what what the field is, for the sentence
    * @return the text, possibly empty
    * @throws Refusal if it is too long
    */
-  public static String line(String typed, int longest, String field, String what) {
+  public static String line(String typed, int longest, String field, FieldName what) {
     String text = typed == null ? "" : typed.replaceAll("[\\p{Cntrl}\\s]+", " ").strip();
     if (text.length() > longest) {
       throw Refusal.ofField(
@@ -34,7 +34,7 @@ public final class PlainText {
    * @return the text
    * @throws Refusal if it is empty or too long
    */
-  public static String needed(String typed, int longest, String field, String what) {
+  public static String needed(String typed, int longest, String field, FieldName what) {
     String text = line(typed, longest, field, what);
     if (text.isEmpty()) {
       throw Refusal.ofField(field, "shared.problem.the-is-missing-type-it", what);

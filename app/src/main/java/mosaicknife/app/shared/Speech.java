@@ -2,6 +2,7 @@ package mosaicknife.app.shared;
 
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.finding.Keyed;
+import mosaicknife.core.quantity.QuantityFormatException;
 
 /** Puts messages into words: in the language of the person who reads, with the house's figures. */
 public interface Speech {
@@ -45,8 +46,11 @@ public interface Speech {
    * @return the sentence
    */
   default String say(RuntimeException problem) {
-    return problem instanceof Refusal refusal
-        ? say(refusal.key(), refusal.figures())
+    if (problem instanceof Refusal refusal) {
+      return say(refusal.key(), refusal.figures());
+    }
+    return problem instanceof QuantityFormatException typed
+        ? say(typed.finding())
         : problem.getMessage();
   }
 }

@@ -15,9 +15,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param currency the code of the currency
  */
 @Embeddable
-public record StoredPrice(
-    @Column(name = "price_per_kg", updatable = false) BigDecimal perKilogram,
-    @Column(updatable = false) String currency) {
+public record StoredPrice(@Column(name = "price_per_kg") BigDecimal perKilogram, String currency) {
 
   private static final int DECIMALS = 10;
 

@@ -7,6 +7,7 @@ import mosaicknife.app.parts.PurposeAssigner;
 import mosaicknife.app.parts.Use;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -110,13 +111,13 @@ class UseController {
                 PriceText.parse(form.value(), formats.system().large(), formats.currency())
                     .price());
     return new Use(
-        PlainText.line(form.becomes(), 120, "becomes", "use"),
+        PlainText.line(form.becomes(), 120, "becomes", FieldName.USE),
         value,
         purpose == Purpose.HOLD ? held(form) : Optional.empty());
   }
 
   private static Optional<Held> held(UseForm form) {
-    String place = PlainText.line(form.place(), 80, "place", "place");
+    String place = PlainText.line(form.place(), 80, "place", FieldName.PLACE);
     if (form.until().isBlank() || place.isEmpty() || !form.keeper().matches("\\d{1,18}")) {
       return Optional.empty();
     }

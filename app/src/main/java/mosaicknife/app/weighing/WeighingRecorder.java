@@ -13,6 +13,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.WeighedParts;
+import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -194,7 +195,7 @@ public class WeighingRecorder implements WeighedParts {
           people.names().get(last.takenBy()),
           formats.time(last.takenAt()));
     }
-    String reason = PlainText.line(take.reason(), 200, "reason", "reason");
+    String reason = PlainText.line(take.reason(), 200, "reason", FieldName.REASON);
     if (reason.isEmpty()) {
       throw Refusal.ofField("reason", "weighing.problem.was-weighed-before-say-why", part);
     }

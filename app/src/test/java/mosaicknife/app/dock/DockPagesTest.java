@@ -50,6 +50,7 @@ import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.safety.Sign;
+import org.jsoup.Jsoup;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -393,7 +394,7 @@ public class DockPagesTest extends WithPages {
             "reason",
             reason);
     assertTrue(page.contains(words) && page.contains("Nothing was saved."), page);
-    assertTrue(page.contains("name=\"reason\" maxlength=\"340\" value=\"" + reason + "\""), page);
+    assertEquals(Jsoup.parse(page).select("[name=reason][maxlength=340]").val(), reason);
     assertEquals(count("claim", 3), before);
   }
 

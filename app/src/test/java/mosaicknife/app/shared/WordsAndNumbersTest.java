@@ -75,11 +75,12 @@ public class WordsAndNumbersTest {
   @Test
   public void typedLinesLoseControlCharactersAndAreNotCut() {
     assertEquals(
-        PlainText.line("  line\tcaught\r\nfor\u0000 Friday ", 80, "note", "note"),
+        PlainText.line("  line\tcaught\r\nfor\u0000 Friday ", 80, "note", FieldName.NOTE),
         "line caught for Friday");
-    assertEquals(PlainText.line(null, 80, "note", "note"), "");
+    assertEquals(PlainText.line(null, 80, "note", FieldName.NOTE), "");
     Refusal tooLong =
-        expectThrows(Refusal.class, () -> PlainText.line("x".repeat(81), 80, "note", "note"));
+        expectThrows(
+            Refusal.class, () -> PlainText.line("x".repeat(81), 80, "note", FieldName.NOTE));
     assertEquals(
         Sentences.of(tooLong), "The note has 81 characters; only 80 are allowed. Shorten it.");
     Refusal missing =

@@ -97,14 +97,30 @@ public record Species(
   }
 
   /**
-   * Returns the parts a fish bought in a state still has, in cutting order.
+   * Returns the parts a fish bought in a state still has, in cutting order. What was bought cut has
+   * one part: all main cuts together.
    *
    * @param state the state on arrival
    * @return the shares of those parts, of the ungutted fish; they add up to less than 1 unless the
    *     fish is ungutted
    */
   public List<Share> sharesIn(State state) {
-    return shares.stream().filter(share -> state.stillHas(share.slot().kind().stage())).toList();
+    return state.isCut()
+        ? List.of(bought())
+        : shares.stream().filter(share -> state.stillHas(share.slot().kind().stage())).toList();
+  }
+
+  private Share bought() {
+    PartKind kind =
+        shares.stream()
+            .map(Share::slot)
+            .filter(PartSlot::isMain)
+            .findFirst()
+            .orElseThrow(() -> new IllegalStateException("Bug: " + code + " has no main cut"))
+            .kind();
+    double mains =
+        shares.stream().filter(share -> share.slot().isMain()).mapToDouble(Share::mean).sum();
+    return new Share(new PartSlot(kind.code(), 1, kind, Side.NONE, Purpose.PLATE), mains, 0);
   }
 
   /**

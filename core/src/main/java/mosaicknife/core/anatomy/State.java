@@ -1,5 +1,7 @@
 package mosaicknife.core.anatomy;
 
+import java.util.List;
+
 /**
  * How much had been taken off a fish when it was bought. Yield is worthless without the state it is
  * counted from.
@@ -12,7 +14,13 @@ public enum State {
   /** Guts and gills are out, the head is on. */
   GUTTED_AND_GILLED,
   /** Headed and gutted. */
-  HEADED_AND_GUTTED;
+  HEADED_AND_GUTTED,
+  /** Only the fillets: somebody else has cut it. */
+  FILLETS;
+
+  /** The states of a fish that is still to be cut, the least cleaned first. */
+  public static final List<State> OF_FISH =
+      List.of(UNGUTTED, GUTTED, GUTTED_AND_GILLED, HEADED_AND_GUTTED);
 
   /**
    * Returns whether a fish in this state still has a part that goes at a stage of cleaning.
@@ -24,8 +32,17 @@ public enum State {
     return switch (stage) {
       case GUTTING -> this == UNGUTTED;
       case GILLING -> this == UNGUTTED || this == GUTTED;
-      case HEADING -> this != HEADED_AND_GUTTED;
-      case CUTTING -> true;
+      case HEADING -> this != HEADED_AND_GUTTED && !isCut();
+      case CUTTING -> !isCut();
     };
+  }
+
+  /**
+   * Returns whether it was bought cut: there is no breakdown, it goes straight to portions.
+   *
+   * @return true for fillets
+   */
+  public boolean isCut() {
+    return this == FILLETS;
   }
 }

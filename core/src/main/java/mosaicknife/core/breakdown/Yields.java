@@ -65,11 +65,15 @@ public final class Yields {
    * Returns what the fish weighs in a state.
    *
    * @param state the state
-   * @return the basis; empty if it would need a norm and none is known
+   * @return the basis; empty if it would need a norm and none is known, or the lot was bought cut
    */
   public Optional<Basis> basis(State state) {
     if (state == breakdown.state()) {
       return Optional.of(new Basis(state, breakdown.purchased(), Knowledge.MEASURED));
+    }
+    if (state.isCut() || breakdown.state().isCut()) {
+      // nobody here saw the fish it came from
+      return Optional.empty();
     }
     Optional<Basis> measured = byDifference(state);
     return measured.isPresent() ? measured : byNorm(state);

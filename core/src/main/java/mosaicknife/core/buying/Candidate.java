@@ -1,5 +1,6 @@
 package mosaicknife.core.buying;
 
+import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -15,9 +16,9 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param labour what the work costs
  * @param minutes how long the work takes
  * @param served the expected portions served out of what is bought
- * @param costPerServed money and labour by portion served; the figure that ranks
- * @param low the same figure when the fish turn out well: nine times in ten it is higher
- * @param high the same figure when they turn out badly: nine times in ten it is lower
+ * @param plate what a plate costs: fish and work by portion served
+ * @param low the same plate when the fish turn out well: nine times in ten it is higher
+ * @param high the same plate when they turn out badly: nine times in ten it is lower
  * @param risk the probability that somebody goes without, from 0 to 1
  * @param surplus the expected portions too many
  * @param portionsPerFish the expected portions of one fish
@@ -32,7 +33,7 @@ public record Candidate(
     ExactMoney labour,
     double minutes,
     double served,
-    ExactMoney costPerServed,
+    PlateCost plate,
     ExactMoney low,
     ExactMoney high,
     double risk,
@@ -42,6 +43,15 @@ public record Candidate(
     Mass otherByProducts) {
 
   /**
+   * Returns the cost of a plate; the figure that ranks.
+   *
+   * @return all its lines together
+   */
+  public ExactMoney costPerServed() {
+    return plate.total();
+  }
+
+  /**
    * Returns the price of whole fish at which this candidate is as dear by served portion as
    * another.
    *
@@ -49,7 +59,7 @@ public record Candidate(
    * @return the break-even price; 0 if even a free fish would be dearer, for the labour alone
    */
   public UnitPrice breakEvenAgainst(Candidate other) {
-    ExactMoney allowed = times(other.costPerServed, served).minus(labour);
+    ExactMoney allowed = times(other.costPerServed(), served).minus(labour);
     return allowed.isPositive()
         ? allowed.per(mass)
         : UnitPrice.ofPerKilogram(ExactMoney.zero(money.currency()));

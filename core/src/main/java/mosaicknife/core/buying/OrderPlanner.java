@@ -18,6 +18,7 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.MainCut;
@@ -144,7 +145,7 @@ public final class OrderPlanner {
         labour,
         minutes,
         served,
-        by(money.plus(labour), served),
+        PlateCost.of(by(money, served), by(labour, served)),
         by(money.plus(labour), Math.max(served, quantile(total, needed, 0.9))),
         by(money.plus(labour), Math.min(served, quantile(total, needed, 0.1))),
         risk(total, needed),
@@ -171,7 +172,6 @@ public final class OrderPlanner {
     ExactMoney labour = labour(wish, minutes);
     Counts total = Counts.exactly(portions);
     double served = total.expectedSmaller(needed);
-    ExactMoney each = by(money.plus(labour), served);
     return new Candidate(
         offer,
         0,
@@ -180,7 +180,7 @@ public final class OrderPlanner {
         labour,
         minutes,
         served,
-        each,
+        PlateCost.of(by(money, served), by(labour, served)),
         by(money.plus(labour), Math.max(served, quantile(total, needed, 0.9))),
         by(money.plus(labour), Math.min(served, quantile(total, needed, 0.1))),
         risk(total, needed),

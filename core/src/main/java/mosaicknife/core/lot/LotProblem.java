@@ -4,6 +4,8 @@ package mosaicknife.core.lot;
 public enum LotProblem {
   /** No kitchen receives so many fish as one lot: count typed, most. */
   FISH_COUNT,
+  /** Fillets come by weight, not by number of fish. */
+  FILLETS_COUNTED,
   /** It would have been landed after today. */
   LANDED_LATER,
   /** It would have been landed too long ago: days. */

@@ -55,6 +55,9 @@ public final class LotRules {
     if (receipt.fish() < 1 || receipt.fish() > MOST_FISH) {
       return found(LotProblem.FISH_COUNT, "fish", receipt.fish(), MOST_FISH);
     }
+    if (receipt.state().isCut() && receipt.fish() != 1) {
+      return found(LotProblem.FILLETS_COUNTED, "fish");
+    }
     if (receipt.landedOn().isAfter(today)) {
       return found(LotProblem.LANDED_LATER, "landedOn");
     }

@@ -23,8 +23,10 @@ import mosaicknife.core.breakdown.ScaleError;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.portion.WholePortions;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -393,6 +395,27 @@ public record LotSheet(
    */
   public Optional<CostSheet> costs(CostingMethod method) {
     return CostSheet.of(method, breakdown, lot.cost(), values(), lot.portionTarget());
+  }
+
+  /**
+   * Returns what a plate of the lot costs, by the costing method the lot chose: the fish, what
+   * other parts carry of it, and the work as the plan estimates it.
+   *
+   * @param labourPerHour what an hour of work costs
+   * @return the plate; empty without a whole portion or a cost
+   */
+  public Optional<PlateCost> plate(ExactMoney labourPerHour) {
+    long portions = portions().count();
+    return costs(lot.costingMethod())
+        .filter(costs -> portions > 0)
+        .map(
+            costs -> {
+              ExactMoney fish = lot.cost().total();
+              ExactMoney carried = costs.costing().onMains().minus(fish);
+              return PlateCost.of(
+                      fish.dividedBy(portions), plan.labour(labourPerHour).dividedBy(portions))
+                  .with(PlateCost.Line.BY_PRODUCTS, carried.dividedBy(portions));
+            });
   }
 
   /**

@@ -1,5 +1,6 @@
 package mosaicknife.core.lot;
 
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import mosaicknife.core.anatomy.SizeGrade;
@@ -9,6 +10,8 @@ import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**
@@ -20,6 +23,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param state the state; of no meaning for what is bought cut
  * @param grade the size grade
  * @param fish how many fish; 0 for what is bought cut
+ * @param mass the expected mass
  * @param price the agreed price
  */
 public record Ordered(
@@ -29,7 +33,11 @@ public record Ordered(
     State state,
     SizeGrade grade,
     int fish,
+    Mass mass,
     UnitPrice price) {
+
+  /** What is bought cut is packed by weight: this much of what was ordered is all of it. */
+  private static final Fraction ENOUGH = Fraction.of(95, 100);
 
   /** How a lot differs from what was ordered. */
   public enum Mismatch {
@@ -39,6 +47,8 @@ public record Ordered(
     FISH_SHORT,
     /** Too many fish: how many, how many came, how many were ordered. */
     FISH_OVER,
+    /** Less came of what is bought cut: how much less, how much came, how much was ordered. */
+    MASS_SHORT,
     /** Another state: what came, what was ordered. */
     OTHER_STATE,
     /** The mean fish is outside of the grade: its mass, the grade. */
@@ -52,6 +62,7 @@ public record Ordered(
     Check.notNull(species, "species");
     Check.notNull(form, "form");
     Check.inRange(fish, 0, 10_000, "number of fish");
+    Check.notNull(mass, "mass");
     Check.notNull(price, "price");
   }
 
@@ -76,38 +87,65 @@ public record Ordered(
   }
 
   /**
-   * Returns whether nothing is left to come of an order. What is bought cut has no number of fish,
-   * so a person says that it came.
+   * Returns what came by weight.
+   *
+   * @param lots lots, also of other lines
+   * @return the mass of the lots that came for this line
+   */
+  public Mass cameMass(List<Lot> lots) {
+    return Mass.total(lots.stream().filter(this::isFor).map(Lot::purchased).toList());
+  }
+
+  private boolean isComplete(List<Lot> lots) {
+    return form == Form.WHOLE
+        ? fish > 0 && came(lots) >= fish
+        : cameMass(lots).compareTo(mass.multipliedBy(ENOUGH, RoundingMode.HALF_EVEN)) >= 0;
+  }
+
+  /**
+   * Returns whether nothing is left to come of an order.
    *
    * @param lines its lines
    * @param lots the lots that came for them
-   * @return true if as many fish came of every line as were ordered, or more
+   * @return true if of every line as many fish came as were ordered, or of what is bought cut about
+   *     as much
    */
   public static boolean isComplete(List<Ordered> lines, List<Lot> lots) {
-    return !lines.isEmpty()
-        && lines.stream().allMatch(line -> line.fish > 0 && line.came(lots) >= line.fish);
+    return !lines.isEmpty() && lines.stream().allMatch(line -> line.isComplete(lots));
   }
 
   /**
    * Holds a lot against what was ordered.
    *
    * @param lot the lot
-   * @param came how many fish came for this line in all
+   * @param all the lots that came for the order, this one too
    * @return the differences, what is wrong with the fish before what is wrong with the price
    */
-  public List<Finding> differences(Lot lot, int came) {
+  public List<Finding> differences(Lot lot, List<Lot> all) {
     List<Finding> found = new ArrayList<>();
     if (!lot.species().code().equals(species.code())) {
       found.add(Finding.of(Mismatch.OTHER_FISH, lot.species().name(), species.name()));
     }
     if (form == Form.WHOLE) {
-      wholeFish(lot, came, found);
+      wholeFish(lot, came(all), found);
+    } else {
+      bought(lot, all, found);
     }
     if (lot.price().compareTo(price) > 0) {
       ExactMoney more = lot.price().times(lot.invoiced()).minus(price.times(lot.invoiced()));
       found.add(Finding.of(Mismatch.PRICE_ABOVE, lot.price(), price, more));
     }
     return found;
+  }
+
+  private void bought(Lot lot, List<Lot> all, List<Finding> found) {
+    Mass came = cameMass(all);
+    if (!isComplete(all)) {
+      found.add(Finding.of(Mismatch.MASS_SHORT, mass.minus(came), came, mass));
+    }
+    if (!lot.state().isCut()) {
+      found.add(Finding.of(Mismatch.OTHER_STATE, lot.state(), State.FILLETS));
+    }
   }
 
   private void wholeFish(Lot lot, int came, List<Finding> found) {

@@ -15,6 +15,7 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Expectation;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CuttingOption.Choice;
 import mosaicknife.core.plan.CuttingOption.Portion;
 import mosaicknife.core.plan.CuttingOption.Shift;
@@ -91,10 +92,9 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
    * What a plate costs by a plan.
    *
    * @param portions whole portions, fitted inside each cut of each fish
-   * @param cost the cost of the fish for one portion; empty without portions
-   * @param labour the cost of the work for one portion; empty without portions
+   * @param cost fish and work for one portion; empty without portions
    */
-  public record Plate(long portions, Optional<ExactMoney> cost, Optional<ExactMoney> labour) {
+  public record Plate(long portions, Optional<PlateCost> cost) {
 
     /**
      * Returns fish and work together.
@@ -102,7 +102,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
      * @return the sum; empty without portions
      */
     public Optional<ExactMoney> whole() {
-      return cost.flatMap(fish -> labour.map(fish::plus));
+      return cost.map(PlateCost::total);
     }
   }
 
@@ -120,7 +120,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
         .parts()
         .forEach(expected -> drafts.add(new Draft(expected)));
     Mass one = fish.mean();
-    double minutes = fish.species().plan().work().minutes(one);
+    double minutes = fish.state().isCut() ? 0 : fish.species().plan().work().minutes(one);
     for (CuttingOption option : CuttingOptions.of(fish.species(), fish.state())) {
       Choice choice = choices.in(option);
       minutes += choice.minutes() + choice.minutesPerKilogram() * kilograms(one);
@@ -368,13 +368,21 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
                         .wholeTimes(target))
             .sum();
     long portions = Math.multiplyExact(each, fish.count());
-    if (portions == 0) {
-      return new Plate(0, Optional.empty(), Optional.empty());
-    }
-    Fraction hours = Fraction.ofEstimate(minutes / 60);
     return new Plate(
         portions,
-        Optional.of(lot.dividedBy(portions)),
-        Optional.of(labourPerHour.multipliedBy(hours).dividedBy(portions)));
+        portions == 0
+            ? Optional.empty()
+            : Optional.of(
+                PlateCost.of(lot.dividedBy(portions), labour(labourPerHour).dividedBy(portions))));
+  }
+
+  /**
+   * Returns what the work on the whole lot costs.
+   *
+   * @param perHour what an hour of work costs
+   * @return the money, an estimate
+   */
+  public ExactMoney labour(ExactMoney perHour) {
+    return perHour.multipliedBy(Fraction.ofEstimate(minutes / 60));
   }
 }

@@ -43,8 +43,7 @@ public record Length(int millimetres) implements Comparable<Length> {
         };
     BigDecimal millimetres = number.multiply(factor).setScale(0, RoundingMode.HALF_EVEN);
     if (millimetres.signum() <= 0 || millimetres.compareTo(BigDecimal.valueOf(10_000)) > 0) {
-      throw new QuantityFormatException(
-          "“%s” is no length of a fish. Type 0.1 to 1000 cm.".formatted(typed.strip()));
+      throw new QuantityFormatException(QuantityProblem.NOT_A_LENGTH, typed.strip());
     }
     return new Length(millimetres.intValueExact());
   }

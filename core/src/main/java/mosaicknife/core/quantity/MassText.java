@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.NumberText.Comma;
 
 /**
@@ -26,7 +27,7 @@ import mosaicknife.core.quantity.NumberText.Comma;
  *     lb 9.6 oz = 5.715 kg}
  * @param note how an ambiguous spelling was read, if it was one
  */
-public record MassText(Mass mass, String typed, String echo, Optional<String> note) {
+public record MassText(Mass mass, String typed, String echo, Optional<Finding> note) {
 
   private static final int MOST_TONNES = 2;
   private static final Mass MOST = Mass.ofGrams(MOST_TONNES * 1_000_000L);
@@ -48,12 +49,10 @@ public record MassText(Mass mass, String typed, String echo, Optional<String> no
   public static MassText parse(String typed, MassUnit bareUnit) {
     String text = typed == null ? "" : typed.strip();
     if (text.isEmpty()) {
-      throw new QuantityFormatException(
-          "No weight was typed. Type one, such as 1.318 %s.".formatted(bareUnit.symbol()));
+      throw new QuantityFormatException(QuantityProblem.NO_WEIGHT, bareUnit.symbol());
     }
     if (text.length() > LONGEST) {
-      throw new QuantityFormatException(
-          "That is too long for a weight. Type figures and a unit, such as 1.318 kg.");
+      throw new QuantityFormatException(QuantityProblem.WEIGHT_TOO_LONG);
     }
     Matcher two = POUNDS_AND_OUNCES.matcher(text);
     if (two.matches()) {
@@ -98,21 +97,16 @@ public record MassText(Mass mass, String typed, String echo, Optional<String> no
     MassUnit first = unit(match.group(2));
     MassUnit second = unit(match.group(4));
     if (first != MassUnit.POUND || second != MassUnit.OUNCE) {
-      throw new QuantityFormatException(
-          "“%s” mixes two units. Type one number with one unit, or pounds and ounces as 12 lb 9.6 oz."
-              .formatted(text));
+      throw new QuantityFormatException(QuantityProblem.MIXED_UNITS, text);
     }
     BigDecimal pounds = NumberText.parse(match.group(1), Comma.DECIMAL).value();
     BigDecimal ounces = NumberText.parse(match.group(3), Comma.DECIMAL).value();
     if (pounds.stripTrailingZeros().scale() > 0) {
-      throw new QuantityFormatException(
-          "“%s” has a part of a pound and ounces as well. Type whole pounds, such as 12 lb 9.6 oz."
-              .formatted(text));
+      throw new QuantityFormatException(QuantityProblem.PART_OF_A_POUND, text);
     }
     if (ounces.compareTo(OUNCES_PER_POUND) >= 0) {
       throw new QuantityFormatException(
-          "%s oz is a pound or more. A pound has 16 oz: type %s, or the weight in lb alone."
-              .formatted(ounces.toPlainString(), carried(pounds, ounces)));
+          QuantityProblem.SIXTEEN_OUNCES, ounces.toPlainString(), carried(pounds, ounces));
     }
     Mass mass = checked(text, pounds.multiply(OUNCES_PER_POUND).add(ounces), MassUnit.OUNCE);
     return new MassText(
@@ -128,30 +122,22 @@ public record MassText(Mass mass, String typed, String echo, Optional<String> no
 
   private static Mass checked(String text, BigDecimal amount, MassUnit unit) {
     if (amount.signum() < 0) {
-      throw new QuantityFormatException(
-          "“%s” is below zero. A weight is above zero: check the tare.".formatted(text));
+      throw new QuantityFormatException(QuantityProblem.WEIGHT_BELOW_ZERO, text);
     }
     BigDecimal most = MOST.in(unit, 6, RoundingMode.HALF_UP);
     if (amount.compareTo(most) > 0) {
-      throw new QuantityFormatException(
-          "“%s” is more than %d tonnes. Check the figure and the unit."
-              .formatted(text, MOST_TONNES));
+      throw new QuantityFormatException(QuantityProblem.TOO_HEAVY, text, MOST_TONNES);
     }
     Mass mass = Mass.of(amount, unit, RoundingMode.HALF_UP);
     if (!mass.isPositive()) {
-      throw new QuantityFormatException(
-          "“%s” is no weight. A weight is above zero.".formatted(text));
+      throw new QuantityFormatException(QuantityProblem.NO_WEIGHT_AT_ALL, text);
     }
     return mass;
   }
 
   private static MassUnit unit(String word) {
     return MassUnit.find(word)
-        .orElseThrow(
-            () ->
-                new QuantityFormatException(
-                    "“%s” is not a unit this house weighs in. Type g, kg, oz or lb."
-                        .formatted(word)));
+        .orElseThrow(() -> new QuantityFormatException(QuantityProblem.NOT_A_WEIGHT_UNIT, word));
   }
 
   private static String echo(String plain, Mass mass, MassUnit unit) {

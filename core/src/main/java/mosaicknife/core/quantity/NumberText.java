@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mosaicknife.core.finding.Finding;
 
 /**
  * Reads a decimal number as people type it, with a point or a comma.
@@ -25,7 +26,7 @@ import java.util.regex.Pattern;
  * @param value the number understood
  * @param note how an ambiguous spelling was read, if it was one
  */
-record NumberText(BigDecimal value, Optional<String> note) {
+record NumberText(BigDecimal value, Optional<Finding> note) {
 
   /** What a single comma before three digits is taken for. */
   enum Comma {
@@ -52,7 +53,7 @@ record NumberText(BigDecimal value, Optional<String> note) {
   static NumberText parse(String typed, Comma comma) {
     String text = SPACES.matcher(typed.strip()).replaceAll("").replace('\u2212', '-');
     if (text.isEmpty()) {
-      throw new QuantityFormatException("Nothing was typed. Type a number, such as 1.318.");
+      throw new QuantityFormatException(QuantityProblem.NOTHING_TYPED);
     }
     if (text.length() > LONGEST || text.chars().noneMatch(Character::isDigit)) {
       throw notANumber(typed);
@@ -76,19 +77,17 @@ record NumberText(BigDecimal value, Optional<String> note) {
       String decimal = text.replace(',', '.');
       return new NumberText(
           new BigDecimal(decimal),
-          Optional.of(
-              "%s was read as %s: the comma is the decimal sign.".formatted(text, decimal)));
+          Optional.of(Finding.of(QuantityProblem.COMMA_IS_DECIMAL, text, decimal)));
     }
     String whole = text.replace(",", "");
     return new NumberText(
         new BigDecimal(whole),
-        Optional.of("%s was read as %s: the comma marks thousands.".formatted(text, whole)));
+        Optional.of(Finding.of(QuantityProblem.COMMA_IS_THOUSANDS, text, whole)));
   }
 
   private static QuantityFormatException notANumber(String typed) {
     String shown = typed.strip();
     shown = shown.length() > LONGEST ? shown.substring(0, LONGEST) + "…" : shown;
-    return new QuantityFormatException(
-        "“%s” is not a number. Type figures, such as 1.318.".formatted(shown));
+    return new QuantityFormatException(QuantityProblem.NOT_A_NUMBER, shown);
   }
 }

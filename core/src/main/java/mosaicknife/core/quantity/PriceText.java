@@ -6,6 +6,7 @@ import java.util.Currency;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.NumberText.Comma;
 
 /**
@@ -19,7 +20,7 @@ import mosaicknife.core.quantity.NumberText.Comma;
  * @param echo the price per kilogram and per pound
  * @param note how an ambiguous spelling was read, if it was one
  */
-public record PriceText(UnitPrice price, String typed, String echo, Optional<String> note) {
+public record PriceText(UnitPrice price, String typed, String echo, Optional<Finding> note) {
 
   private static final BigDecimal MOST = BigDecimal.valueOf(10_000);
   private static final int LONGEST = 40;
@@ -38,12 +39,10 @@ public record PriceText(UnitPrice price, String typed, String echo, Optional<Str
   public static PriceText parse(String typed, MassUnit bareUnit, Currency currency) {
     String text = typed == null ? "" : typed.strip();
     if (text.isEmpty()) {
-      throw new QuantityFormatException(
-          "No price was typed. Type one, such as 11.40/%s.".formatted(bareUnit.symbol()));
+      throw new QuantityFormatException(QuantityProblem.NO_PRICE, bareUnit.symbol());
     }
     if (text.length() > LONGEST) {
-      throw new QuantityFormatException(
-          "That is too long for a price. Type one, such as 11.40/kg.");
+      throw new QuantityFormatException(QuantityProblem.PRICE_TOO_LONG);
     }
     Matcher withUnit = WITH_UNIT.matcher(text);
     boolean hasUnit = withUnit.matches();
@@ -56,12 +55,10 @@ public record PriceText(UnitPrice price, String typed, String echo, Optional<Str
 
   private static UnitPrice price(String text, BigDecimal amount, MassUnit unit, Currency currency) {
     if (amount.signum() < 0) {
-      throw new QuantityFormatException(
-          "“%s” is below zero. A price is zero or more.".formatted(text));
+      throw new QuantityFormatException(QuantityProblem.PRICE_BELOW_ZERO, text);
     }
     if (amount.compareTo(MOST) > 0) {
-      throw new QuantityFormatException(
-          "“%s” is more than 10 000. Check the figure and the unit.".formatted(text));
+      throw new QuantityFormatException(QuantityProblem.TOO_DEAR, text);
     }
     ExactMoney money = new ExactMoney(amount, currency);
     return unit == MassUnit.POUND ? UnitPrice.ofPerPound(money) : UnitPrice.ofPerKilogram(money);
@@ -70,10 +67,7 @@ public record PriceText(UnitPrice price, String typed, String echo, Optional<Str
   private static MassUnit unit(String word) {
     return MassUnit.find(word)
         .filter(unit -> unit == MassUnit.KILOGRAM || unit == MassUnit.POUND)
-        .orElseThrow(
-            () ->
-                new QuantityFormatException(
-                    "“%s” is not a unit fish is priced in. Type kg or lb.".formatted(word)));
+        .orElseThrow(() -> new QuantityFormatException(QuantityProblem.NOT_A_PRICE_UNIT, word));
   }
 
   private static String shown(ExactMoney money) {

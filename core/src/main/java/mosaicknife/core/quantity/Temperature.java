@@ -52,8 +52,7 @@ public record Temperature(int tenths) implements Comparable<Temperature> {
     BigDecimal tenths = number.movePointRight(1).setScale(0, RoundingMode.HALF_EVEN);
     if (tenths.compareTo(BigDecimal.valueOf(-600)) < 0
         || tenths.compareTo(BigDecimal.valueOf(3000)) > 0) {
-      throw new QuantityFormatException(
-          "“%s” is no temperature of a kitchen. Type −60 to 300 °C.".formatted(typed.strip()));
+      throw new QuantityFormatException(QuantityProblem.NOT_A_TEMPERATURE, typed.strip());
     }
     return new Temperature(tenths.intValueExact());
   }

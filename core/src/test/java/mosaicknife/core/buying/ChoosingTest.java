@@ -14,6 +14,7 @@ import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.Substitutes.Quality;
 import mosaicknife.core.buying.Substitutes.Substitute;
+import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.ExactMoney;
@@ -93,7 +94,7 @@ public class ChoosingTest {
         ExactMoney.of(labour, EUR),
         10,
         served,
-        nothing,
+        PlateCost.of(nothing, nothing),
         nothing,
         nothing,
         0.05,

@@ -15,8 +15,15 @@ import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.breakdown.GrossErrors;
 import mosaicknife.core.breakdown.Knowledge;
 import mosaicknife.core.breakdown.Node;
+import mosaicknife.core.breakdown.Yields;
+import mosaicknife.core.cost.PlateCost;
+import mosaicknife.core.cost.PlateCost.Line;
 import mosaicknife.core.craft.Drift;
 import mosaicknife.core.craft.SecondOpinion.Remark;
+import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.plan.CuttingOption;
+import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
 
@@ -42,6 +49,55 @@ public class LotSheetTest {
         .weigh("fillet-right", 1, 1300)
         .weigh("belly", 1, 184)
         .weigh("frame", 1, 626);
+  }
+
+  /** 3.600 kg are 20 portions of 180 g; what the dock weighed is the one part. */
+  @Test
+  public void filletsThatWereBoughtCutGoStraightToPortions() {
+    TestLot lot = new TestLot("hake", State.FILLETS, 1, "3.600", "");
+    assertEquals(
+        lot.sheet().parts().stream().map(LotPart::slot).toList(), List.of("fillet"), "no bones");
+    LotSheet sheet = lot.weigh("fillet", 1, 3600).decide(Purpose.PLATE, "fillet").sheet();
+    assertEquals(sheet.balance().verdict(), Verdict.CLOSED);
+    assertEquals(sheet.balance().remainder(), Mass.ZERO);
+    assertTrue(sheet.isDone(Station.BENCH));
+    assertEquals(sheet.portions().count(), 20);
+    assertEquals(
+        CuttingOptions.of(sheet.lot().species(), State.FILLETS).stream()
+            .map(CuttingOption::code)
+            .toList(),
+        List.of("pin-bones", "skin", "shape"),
+        "what is asked of a whole fish is not asked");
+    assertEquals(
+        Yields.of(sheet.breakdown(), sheet.lot().species()).basis(State.UNGUTTED),
+        Optional.empty(),
+        "nobody saw the fish it came from");
+  }
+
+  /** Weighed just as planned, the plate costs what the plan promised, line by line. */
+  @Test
+  public void oneFishOnePlanOnePlate() {
+    ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
+    TestLot lot = hake();
+    CutPlan plan = lot.sheet().plan();
+    for (CutPlan.Planned part : plan.parts()) {
+      lot.weigh(part.slot().code(), 1, (int) Math.ceil(part.mass().milligrams() / 1000.0));
+      lot.decide(part.purpose(), part.slot().code());
+    }
+    LotSheet sheet = lot.sheet();
+    PlateCost promised =
+        plan.plate(sheet.lot().portionTarget(), sheet.lot().cost().total(), hour)
+            .cost()
+            .orElseThrow();
+    PlateCost worked = sheet.plate(hour).orElseThrow();
+    assertEquals(worked.lines().get(Line.FISH), promised.lines().get(Line.FISH));
+    assertEquals(worked.lines().get(Line.LABOUR), promised.lines().get(Line.LABOUR));
+    assertEquals(
+        worked.lines().get(Line.BY_PRODUCTS),
+        ExactMoney.zero(TestLot.EUR),
+        "the mains carry all of it");
+    assertEquals(promised.leftOut(), List.of(Line.BY_PRODUCTS, Line.EXTRAS));
+    assertEquals(worked.leftOut(), List.of(Line.EXTRAS));
   }
 
   @Test

@@ -28,6 +28,7 @@ public class OrderedTest {
         State.GUTTED,
         GRADE,
         fish,
+        Mass.ofKilograms(fish == 0 ? "5" : String.valueOf(2 * fish)),
         UnitPrice.ofPerKilogram(price, TestLot.EUR));
   }
 
@@ -38,12 +39,9 @@ public class OrderedTest {
   @Test
   public void whatComesAsOrderedIsSilent() {
     Lot lot = came(3, "hake", State.GUTTED, 4, "8.000");
-    assertEquals(hake(3, 4, "10.00").differences(lot, 4), List.of());
-    assertEquals(hake(3, 4, "10.01").differences(lot, 4), List.of(), "cheaper is no complaint");
+    assertEquals(hake(3, 4, "10.00").differences(lot, List.of(lot)), List.of());
     assertEquals(
-        hake(3, 0, "10.00").differences(came(3, "hake", State.UNGUTTED, 1, "5.000"), 1),
-        List.of(),
-        "number, state and size say nothing of what is bought cut");
+        hake(3, 4, "10.01").differences(lot, List.of(lot)), List.of(), "cheaper is no complaint");
   }
 
   @Test
@@ -51,7 +49,7 @@ public class OrderedTest {
     Lot lot = came(3, "pollack", State.UNGUTTED, 3, "9.000");
     // 9 kg at 10.00 instead of 9.50: 4.50 too much; a fish of 3 kg is above 1.5-2.5
     assertEquals(
-        hake(3, 4, "9.50").differences(lot, 3),
+        hake(3, 4, "9.50").differences(lot, List.of(lot)),
         List.of(
             Finding.of(Mismatch.OTHER_FISH, "Pollack", "Hake"),
             Finding.of(Mismatch.FISH_SHORT, 1, 3, 4),
@@ -64,7 +62,8 @@ public class OrderedTest {
                 ExactMoney.of("4.50", TestLot.EUR))));
     Lot many = came(3, "hake", State.GUTTED, 5, "10.000");
     assertEquals(
-        hake(3, 4, "10.00").differences(many, 5), List.of(Finding.of(Mismatch.FISH_OVER, 1, 5, 4)));
+        hake(3, 4, "10.00").differences(many, List.of(many)),
+        List.of(Finding.of(Mismatch.FISH_OVER, 1, 5, 4)));
   }
 
   @Test
@@ -77,8 +76,27 @@ public class OrderedTest {
     assertFalse(Ordered.isComplete(lines, List.of(first, half, other)), "one fish is to come");
     assertTrue(Ordered.isComplete(lines, List.of(first, half, half)), "in two boxes");
     assertFalse(Ordered.isComplete(List.of(), List.of(first)));
-    assertFalse(
-        Ordered.isComplete(List.of(hake(3, 0, "10.00")), List.of(first)),
-        "a person says that what is bought cut has come");
+  }
+
+  /** 5.000 kg ordered; 95 % of it is 4.750 kg. */
+  @Test
+  public void filletComesByWeight() {
+    Ordered fillet = hake(3, 0, "10.00");
+    Lot much = came(3, "hake", State.FILLETS, 1, "4.750");
+    Lot less = came(3, "hake", State.FILLETS, 1, "4.700");
+    assertEquals(fillet.differences(much, List.of(much)), List.of());
+    assertTrue(Ordered.isComplete(List.of(fillet), List.of(much)));
+    assertEquals(
+        fillet.differences(less, List.of(less)),
+        List.of(
+            Finding.of(
+                Mismatch.MASS_SHORT, Mass.ofGrams(300), Mass.ofGrams(4700), Mass.ofGrams(5000))));
+    assertFalse(Ordered.isComplete(List.of(fillet), List.of(less)));
+    assertTrue(Ordered.isComplete(List.of(fillet), List.of(less, less)), "in two boxes");
+    assertEquals(
+        fillet.differences(
+            came(3, "hake", State.GUTTED, 1, "5.000"),
+            List.of(came(3, "hake", State.GUTTED, 1, "5.000"))),
+        List.of(Finding.of(Mismatch.OTHER_STATE, State.GUTTED, State.FILLETS)));
   }
 }

@@ -15,6 +15,7 @@ import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CutPlan.Fish;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.plan.CutPlan.Plate;
@@ -162,9 +163,12 @@ public class CutPlanTest {
             .mapToLong(p -> p.mass().wholeTimes(Mass.ofGrams(180)))
             .sum();
     assertEquals(plate.portions(), inside);
-    assertEquals(plate.cost().orElseThrow().amount().doubleValue(), 55.40 / plate.portions(), 1e-9);
     assertEquals(
-        plate.labour().orElseThrow().amount().doubleValue(),
+        plate.cost().orElseThrow().lines().get(PlateCost.Line.FISH).amount().doubleValue(),
+        55.40 / plate.portions(),
+        1e-9);
+    assertEquals(
+        plate.cost().orElseThrow().lines().get(PlateCost.Line.LABOUR).amount().doubleValue(),
         24 * plan.minutes() / 60 / plate.portions(),
         1e-4);
     Plate none =

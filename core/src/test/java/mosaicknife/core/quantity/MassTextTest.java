@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.expectThrows;
 
 import java.util.Optional;
+import mosaicknife.core.finding.Finding;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -41,7 +42,7 @@ public class MassTextTest {
     MassText text = MassText.parse("1,318", MassUnit.KILOGRAM);
     assertEquals(text.mass(), Mass.ofGrams(1318));
     assertEquals(
-        text.note(), Optional.of("1,318 was read as 1.318: the comma is the decimal sign."));
+        text.note(), Optional.of(Finding.of(QuantityProblem.COMMA_IS_DECIMAL, "1,318", "1.318")));
     assertEquals(MassText.parse("1.318", MassUnit.KILOGRAM).note(), Optional.empty());
   }
 
@@ -49,57 +50,44 @@ public class MassTextTest {
   public void aCommaBeforeThreeDigitsMarksThousandsInGramsAndSaysSo() {
     MassText text = MassText.parse("1,318 g", MassUnit.KILOGRAM);
     assertEquals(text.mass(), Mass.ofGrams(1318));
-    assertEquals(text.note(), Optional.of("1,318 was read as 1318: the comma marks thousands."));
+    assertEquals(
+        text.note(), Optional.of(Finding.of(QuantityProblem.COMMA_IS_THOUSANDS, "1,318", "1318")));
   }
 
   @DataProvider
   Object[][] refused() {
     return new Object[][] {
-      {null, "No weight was typed. Type one, such as 1.318 kg."},
-      {"   ", "No weight was typed. Type one, such as 1.318 kg."},
-      {"abc", "“abc” is not a number. Type figures, such as 1.318."},
-      {"-5", "“-5” is below zero. A weight is above zero: check the tare."},
-      {"−5 kg", "“−5 kg” is below zero. A weight is above zero: check the tare."},
-      {"0", "“0” is no weight. A weight is above zero."},
-      {"0.0000001", "“0.0000001” is no weight. A weight is above zero."},
-      {"10 t", "“t” is not a unit this house weighs in. Type g, kg, oz or lb."},
-      {"10000 kg", "“10000 kg” is more than 2 tonnes. Check the figure and the unit."},
+      {null, Finding.of(QuantityProblem.NO_WEIGHT, "kg")},
+      {"   ", Finding.of(QuantityProblem.NO_WEIGHT, "kg")},
+      {"abc", Finding.of(QuantityProblem.NOT_A_NUMBER, "abc")},
+      {"-5", Finding.of(QuantityProblem.WEIGHT_BELOW_ZERO, "-5")},
+      {"−5 kg", Finding.of(QuantityProblem.WEIGHT_BELOW_ZERO, "−5 kg")},
+      {"0", Finding.of(QuantityProblem.NO_WEIGHT_AT_ALL, "0")},
+      {"0.0000001", Finding.of(QuantityProblem.NO_WEIGHT_AT_ALL, "0.0000001")},
+      {"10 t", Finding.of(QuantityProblem.NOT_A_WEIGHT_UNIT, "t")},
+      {"10000 kg", Finding.of(QuantityProblem.TOO_HEAVY, "10000 kg", 2)},
       {
         "99999999999999999999 kg",
-        "“99999999999999999999 kg” is more than 2 tonnes. Check the figure and the unit."
+        Finding.of(QuantityProblem.TOO_HEAVY, "99999999999999999999 kg", 2)
       },
-      {
-        "50 lb 20 oz",
-        "20 oz is a pound or more. A pound has 16 oz: type 51 lb 4 oz, or the weight in lb alone."
-      },
-      {
-        "12.5 lb 3 oz",
-        "“12.5 lb 3 oz” has a part of a pound and ounces as well. Type whole pounds, such as 12 lb"
-            + " 9.6 oz."
-      },
-      {
-        "1 kg 200 g",
-        "“1 kg 200 g” mixes two units. Type one number with one unit, or pounds and ounces as 12 lb"
-            + " 9.6 oz."
-      },
-      {"1.2.3", "“1.2.3” is not a number. Type figures, such as 1.318."},
-      {"1e5", "“1e5” is not a number. Type figures, such as 1.318."},
+      {"50 lb 20 oz", Finding.of(QuantityProblem.SIXTEEN_OUNCES, "20", "51 lb 4 oz")},
+      {"12.5 lb 3 oz", Finding.of(QuantityProblem.PART_OF_A_POUND, "12.5 lb 3 oz")},
+      {"1 kg 200 g", Finding.of(QuantityProblem.MIXED_UNITS, "1 kg 200 g")},
+      {"1.2.3", Finding.of(QuantityProblem.NOT_A_NUMBER, "1.2.3")},
+      {"1e5", Finding.of(QuantityProblem.NOT_A_NUMBER, "1e5")},
       {
         "<script>alert(1)</script>",
-        "“<script>alert(1)</script…” is not a number. Type figures, such as 1.318."
+        Finding.of(QuantityProblem.NOT_A_NUMBER, "<script>alert(1)</script…")
       },
-      {
-        "1".repeat(10_000),
-        "That is too long for a weight. Type figures and a unit, such as 1.318 kg."
-      },
+      {"1".repeat(10_000), Finding.of(QuantityProblem.WEIGHT_TOO_LONG)},
     };
   }
 
   @Test(dataProvider = "refused")
-  public void refusesWithASentenceThatSaysWhatToType(String typed, String sentence) {
+  public void refusesWithWhatIsWrongInTheCharactersThatWereTyped(String typed, Finding problem) {
     QuantityFormatException refusal =
         expectThrows(QuantityFormatException.class, () -> MassText.parse(typed, MassUnit.KILOGRAM));
-    assertEquals(refusal.getMessage(), sentence);
+    assertEquals(refusal.finding(), problem);
   }
 
   @DataProvider

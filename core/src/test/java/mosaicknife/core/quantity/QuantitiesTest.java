@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
 import java.util.Random;
+import mosaicknife.core.finding.Finding;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -124,20 +125,20 @@ public class QuantitiesTest {
   @DataProvider
   Object[][] refusedPrices() {
     return new Object[][] {
-      {"", "No price was typed. Type one, such as 11.40/kg."},
-      {"-3", "“-3” is below zero. A price is zero or more."},
-      {"11.40/box", "“box” is not a unit fish is priced in. Type kg or lb."},
-      {"11.40/g", "“g” is not a unit fish is priced in. Type kg or lb."},
-      {"123456", "“123456” is more than 10 000. Check the figure and the unit."},
-      {"cheap", "“cheap” is not a number. Type figures, such as 1.318."},
+      {"", Finding.of(QuantityProblem.NO_PRICE, "kg")},
+      {"-3", Finding.of(QuantityProblem.PRICE_BELOW_ZERO, "-3")},
+      {"11.40/box", Finding.of(QuantityProblem.NOT_A_PRICE_UNIT, "box")},
+      {"11.40/g", Finding.of(QuantityProblem.NOT_A_PRICE_UNIT, "g")},
+      {"123456", Finding.of(QuantityProblem.TOO_DEAR, "123456")},
+      {"cheap", Finding.of(QuantityProblem.NOT_A_NUMBER, "cheap")},
     };
   }
 
   @Test(dataProvider = "refusedPrices")
-  public void refusesAPriceWithASentence(String typed, String sentence) {
+  public void refusesAPriceWithWhatIsWrong(String typed, Finding problem) {
     QuantityFormatException refusal =
         expectThrows(
             QuantityFormatException.class, () -> PriceText.parse(typed, MassUnit.KILOGRAM, EUR));
-    assertEquals(refusal.getMessage(), sentence);
+    assertEquals(refusal.finding(), problem);
   }
 }

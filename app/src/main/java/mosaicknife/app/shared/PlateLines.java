@@ -1,0 +1,75 @@
+package mosaicknife.app.shared;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mosaicknife.core.cost.PlateCost;
+import mosaicknife.core.cost.PlateCost.Line;
+
+/**
+ * What a plate costs, line by line, as every page shows it.
+ *
+ * @param rows the lines that are counted
+ * @param total all of them together
+ * @param leftOut which lines are not counted, in words; empty if none is left out
+ */
+public record PlateLines(List<Row> rows, String total, String leftOut) {
+
+  /**
+   * A line.
+   *
+   * @param name its name
+   * @param amount its amount; an estimate looks like one
+   */
+  public record Row(String name, String amount) {}
+
+  /** Copies the rows. */
+  public PlateLines {
+    rows = List.copyOf(rows);
+  }
+
+  /**
+   * Words a plate.
+   *
+   * @param plate the plate
+   * @param measured whether the fish was weighed; the work is an estimate in any case
+   * @param formats how the house writes
+   * @return the lines
+   */
+  public static PlateLines of(PlateCost plate, boolean measured, Formats formats) {
+    List<Row> rows =
+        plate.lines().entrySet().stream()
+            .map(
+                line ->
+                    new Row(
+                        formats.say(line.getKey()),
+                        (measured && line.getKey() != Line.LABOUR ? "" : "≈ ")
+                            + formats.money(line.getValue())))
+            .toList();
+    return new PlateLines(
+        rows, "≈ " + formats.money(plate.total()), leftOut(plate, formats).orElse(""));
+  }
+
+  private static Optional<String> leftOut(PlateCost plate, Formats formats) {
+    return plate.leftOut().stream()
+        .map(formats::say)
+        .collect(
+            Collectors.collectingAndThen(
+                Collectors.joining(", "),
+                names ->
+                    names.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(formats.say("shared.plate.left-out", names))));
+  }
+
+  /**
+   * Returns the lines in one line.
+   *
+   * @return such as {@code Fish ≈ €3.10, work ≈ €1.17}
+   */
+  public String inOneLine() {
+    return rows.stream()
+        .map(row -> row.name() + " " + row.amount())
+        .collect(Collectors.joining(", "));
+  }
+}
