@@ -84,7 +84,8 @@ public class WordsAndNumbersTest {
     assertEquals(
         Sentences.of(tooLong), "The note has 81 characters; only 80 are allowed. Shorten it.");
     Refusal missing =
-        expectThrows(Refusal.class, () -> PlainText.needed(" \n", 80, "supplier", "supplier"));
+        expectThrows(
+            Refusal.class, () -> PlainText.needed(" \n", 80, "supplier", FieldName.SUPPLIER));
     assertEquals(missing.field(), "supplier");
   }
 
