@@ -145,9 +145,9 @@ public final class OrderPlanner {
         labour,
         minutes,
         served,
-        PlateCost.of(by(money, served), by(labour, served)),
-        by(money.plus(labour), Math.max(served, quantile(total, needed, 0.9))),
-        by(money.plus(labour), Math.min(served, quantile(total, needed, 0.1))),
+        plate(money, labour, served),
+        plate(money, labour, Math.max(served, quantile(total, needed, 0.9))).total(),
+        plate(money, labour, Math.min(served, quantile(total, needed, 0.1))).total(),
         risk(total, needed),
         Math.max(0, fish * portions.mean() - served),
         portions.mean(),
@@ -180,9 +180,9 @@ public final class OrderPlanner {
         labour,
         minutes,
         served,
-        PlateCost.of(by(money, served), by(labour, served)),
-        by(money.plus(labour), Math.max(served, quantile(total, needed, 0.9))),
-        by(money.plus(labour), Math.min(served, quantile(total, needed, 0.1))),
+        plate(money, labour, served),
+        plate(money, labour, Math.max(served, quantile(total, needed, 0.9))).total(),
+        plate(money, labour, Math.min(served, quantile(total, needed, 0.1))).total(),
         risk(total, needed),
         Math.max(0, portions - served),
         0,
@@ -262,6 +262,10 @@ public final class OrderPlanner {
 
   private static ExactMoney labour(Wish wish, double minutes) {
     return wish.labourPerHour().multipliedBy(Fraction.ofEstimate(minutes / 60));
+  }
+
+  private static PlateCost plate(ExactMoney money, ExactMoney labour, double portions) {
+    return PlateCost.of(by(money, portions), by(labour, portions));
   }
 
   private static ExactMoney by(ExactMoney money, double portions) {

@@ -104,7 +104,7 @@ public class BalanceTest {
             usual.sides(),
             usual.sizes());
     for (Species species : WorkedHake.CATALOGUE.species()) {
-      for (State state : State.values()) {
+      for (State state : State.OF_FISH) {
         Mass purchased = species.usualMass().highest();
         Map<String, Mass> parts = FishSimulator.draw(species, state, purchased, steady, random);
         List<Node> leaves = new ArrayList<>();
@@ -126,7 +126,7 @@ public class BalanceTest {
   @Test
   public void theExpectationAddsUpToTheFish() {
     for (Species species : WorkedHake.CATALOGUE.species()) {
-      for (State state : State.values()) {
+      for (State state : State.OF_FISH) {
         Mass purchased = Mass.ofGrams(4_860);
         Expectation expectation = Expectation.of(species, state, purchased, LossNorm.STARTING);
         Mass parts =

@@ -99,7 +99,7 @@ final class SimulatedTally {
 
   private Optional<Case> tryTally(Optional<Cause> cause) {
     Species fish = species.get(random.nextInt(species.size()));
-    State state = State.values()[random.nextInt(State.values().length)];
+    State state = State.OF_FISH.get(random.nextInt(State.OF_FISH.size()));
     List<Share> shares = fish.sharesIn(state);
     double grams =
         Math.exp(
