@@ -57,7 +57,7 @@ document.querySelectorAll("[data-zone]").forEach((input) => {
 // one submit a tap: a second tap while the first is under way does nothing
 document.addEventListener("submit", (event) => {
   const form = event.target;
-  if (form.method === "dialog" || (form.hasAttribute("hx-post") && !form.hasAttribute("hx-trigger"))) return;
+  if (form.method === "dialog" || (form.hasAttribute("data-hx-post") && !form.hasAttribute("data-hx-trigger"))) return;
   if (form.dataset.sent && Date.now() - Number(form.dataset.sent) < SECOND_TAP_MILLIS) event.preventDefault();
   else form.dataset.sent = String(Date.now());
 });

@@ -118,12 +118,23 @@ public class EveryPageTest extends WithPages {
 
   @Test(dataProvider = "pages")
   public void theHtmlIsValid(String address) throws Exception {
+    assertEquals(errors(opened(address, "en")).toString(), "[]", address);
+  }
+
+  @Test
+  public void theCheckerSeesAFormInsideAParagraph() throws Exception {
+    String page = "<!DOCTYPE html><html lang=\"en\"><title>x</title><p><form></form></p></html>";
+    assertEquals(errors(page).size(), 1, "the paragraph ends where the form begins");
+  }
+
+  private static List<String> errors(String page) throws Exception {
     EmbeddedValidator validator = new EmbeddedValidator();
     validator.setOutputFormat(EmbeddedValidator.OutputFormat.TEXT);
-    byte[] page = opened(address, "en").getBytes(StandardCharsets.UTF_8);
-    String found = validator.validate(new ByteArrayInputStream(page));
-    assertEquals(
-        found.lines().filter(line -> line.contains("error:")).toList().toString(), "[]", address);
+    return validator
+        .validate(new ByteArrayInputStream(page.getBytes(StandardCharsets.UTF_8)))
+        .lines()
+        .filter(line -> line.startsWith("Error: "))
+        .toList();
   }
 
   @Test(dataProvider = "pages")

@@ -6,10 +6,12 @@ import static org.testng.Assert.assertTrue;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.AxeResults;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicLong;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -54,6 +56,9 @@ public class AccessibilityTest extends InBrowser {
           "/buy/orders/1",
           "/nowhere");
 
+  /** 200 KB over the wire. */
+  private static final long MOST_BYTES = 200_000;
+
   /** What dark and narrow change of a page; the rest is the same markup. */
   private static final List<String> LOOKS =
       List.of("color-contrast", "scrollable-region-focusable", "target-size");
@@ -62,8 +67,7 @@ public class AccessibilityTest extends InBrowser {
   Object[][] looks() {
     return new Object[][] {
       {1280, 800, ColorScheme.LIGHT, List.of()},
-      {1280, 800, ColorScheme.DARK, LOOKS},
-      {390, 844, ColorScheme.LIGHT, LOOKS}
+      {390, 844, ColorScheme.DARK, LOOKS}
     };
   }
 
@@ -74,6 +78,13 @@ public class AccessibilityTest extends InBrowser {
     page.navigate(address("/sign-in"));
     List<String> faults = new ArrayList<>(scan(page, "/sign-in", rules));
     signIn(page, "adaeze");
+    page.onConsoleMessage(
+        said -> {
+          // a page that is not there is said so by the browser too
+          if (said.type().equals("error") && !page.url().endsWith("/nowhere")) {
+            faults.add(page.url() + " says: " + said.text());
+          }
+        });
     for (String path : PAGES) {
       page.navigate(address(path));
       faults.addAll(scan(page, path, rules));
@@ -83,6 +94,35 @@ public class AccessibilityTest extends InBrowser {
       }
     }
     assertTrue(faults.isEmpty(), String.join("\n", faults));
+  }
+
+  @DataProvider
+  Object[][] firstViews() {
+    return new Object[][] {{"/"}, {"/bench/5"}, {"/cost/1"}, {"/buy"}, {"/catalogue"}};
+  }
+
+  /** Over the wire as a browser gets it that was never here: page, styles, scripts and fonts. */
+  @Test(dataProvider = "firstViews")
+  public void theFirstViewIsLightAndNothingJumps(String path) {
+    Page page = tablet(1280, 800, ColorScheme.LIGHT);
+    signIn(page, "adaeze");
+    CDPSession browser = page.context().newCDPSession(page);
+    browser.send("Network.enable");
+    browser.send("Network.clearBrowserCache");
+    AtomicLong bytes = new AtomicLong();
+    browser.on(
+        "Network.loadingFinished",
+        event -> bytes.addAndGet(event.get("encodedDataLength").getAsLong()));
+    page.addInitScript(
+        "window.jumps = 0; new PerformanceObserver((list) => list.getEntries().forEach("
+            + "(e) => { if (!e.hadRecentInput) window.jumps += e.value; }))"
+            + ".observe({ type: 'layout-shift', buffered: true });");
+    page.navigate(address(path));
+    page.evaluate("() => document.fonts.ready");
+    assertTrue(bytes.get() > 20_000, "nothing was counted: " + bytes);
+    assertTrue(bytes.get() <= MOST_BYTES, path + " takes " + bytes + " bytes");
+    double jumps = ((Number) page.evaluate("window.jumps")).doubleValue();
+    assertTrue(jumps < 0.02, path + " jumps by " + jumps);
   }
 
   @Test
