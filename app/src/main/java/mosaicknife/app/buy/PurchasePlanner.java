@@ -1,21 +1,17 @@
 package mosaicknife.app.buy;
 
 import java.time.LocalDate;
-import java.time.Month;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.catalogue.HouseOptions;
-import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.buying.Alternative;
 import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
@@ -23,9 +19,9 @@ import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.OrderPlanner;
 import mosaicknife.core.buying.StockNeed;
-import mosaicknife.core.buying.Substitutes;
-import mosaicknife.core.buying.Substitutes.Substitute;
+import mosaicknife.core.buying.SurplusHome;
 import mosaicknife.core.buying.Wish;
+import mosaicknife.core.finding.Finding;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,11 +29,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Makes plans: for one dish all that is on offer, for all dishes the best of each. */
 @Service
 public class PurchasePlanner {
-
-  /** More different than this is another dish. */
-  private static final double FAR = 6;
-
-  private static final int MOST_SUBSTITUTES = 6;
 
   private final DishEditor dishes;
   private final PriceKeeper prices;
@@ -86,15 +77,12 @@ public class PurchasePlanner {
       List<Species> madeOf,
       List<Species> without,
       Optional<StockNeed> stock,
-      String surplusHome) {
+      Finding surplusHome) {
 
     Optional<Candidate> best() {
       return candidates.stream().findFirst();
     }
   }
-
-  /** A fish in place of another, with season and its best candidate. */
-  record Alternative(Substitute substitute, boolean inSeason, Optional<Candidate> candidate) {}
 
   Plan plan(long dishId, PlanWish wish) {
     return plan(dishes.get(dishId), wish, dishes.all(), prices.offers(), planner());
@@ -130,7 +118,7 @@ public class PurchasePlanner {
             clientId,
             candidate,
             dishId,
-            plan.surplusHome(),
+            houses.house().formats().say(plan.surplusHome()),
             PlanView.reason(candidate, plan, houses.house().formats())));
   }
 
@@ -170,7 +158,7 @@ public class PurchasePlanner {
         dish.fish().stream().flatMap(code -> fish.findSpecies(code).stream()).toList(),
         without,
         candidates.stream().findFirst().map(best -> new StockNeed(best.bones(), wish.litres())),
-        surplusHome(dish, all, houses.house().formats()));
+        SurplusHome.find(portion(dish), all.stream().map(PurchasePlanner::portion).toList()));
   }
 
   private OrderPlanner planner() {
@@ -210,42 +198,22 @@ public class PurchasePlanner {
       Catalogue fish,
       List<Offer> offered,
       OrderPlanner planner) {
-    Optional<Species> first = dish.fish().stream().findFirst().flatMap(fish::findSpecies);
-    if (first.isEmpty()) {
-      return List.of();
-    }
-    House house = houses.house();
-    Month month = houses.today().getMonth();
-    Wish asked = wish(dish, demand, wish);
-    List<Alternative> found = new ArrayList<>();
-    for (Substitute substitute : Substitutes.of(first.get(), fish.species())) {
-      if (substitute.distance() > FAR || dish.fish().contains(substitute.species().code())) {
-        continue;
-      }
-      Optional<Candidate> candidate =
-          offered.stream()
-              .filter(c -> c.species().equals(substitute.species()) && c.form() == Form.WHOLE)
-              .flatMap(offer -> planner.candidate(asked, offer).stream())
-              .min(Comparator.comparing(Candidate::costPerServed));
-      boolean inSeason = substitute.species().season().isBest(month, house.hemisphere());
-      if (candidate.isPresent() || inSeason) {
-        found.add(new Alternative(substitute, inSeason, candidate));
-      }
-    }
-    // what can be bought today goes first; within that, what eats most alike
-    found.sort(
-        Comparator.comparing((Alternative a) -> a.candidate().isEmpty())
-            .thenComparing(a -> a.substitute().distance()));
-    return found.stream().limit(MOST_SUBSTITUTES).toList();
+    return dish.fish().stream()
+        .findFirst()
+        .flatMap(fish::findSpecies)
+        .map(
+            first ->
+                Alternative.of(
+                    new Alternative.Question(
+                        first, dish.fish(), houses.today().getMonth(), houses.house().hemisphere()),
+                    fish.species(),
+                    offered,
+                    planner,
+                    wish(dish, demand, wish)))
+        .orElse(List.of());
   }
 
-  /** Another dish that may be made of the same fish takes the surplus; else it is frozen. */
-  private static String surplusHome(Dish dish, List<Dish> all, Formats formats) {
-    return all.stream()
-        .filter(other -> other.id() != dish.id())
-        .filter(other -> other.fish().stream().anyMatch(dish.fish()::contains))
-        .findFirst()
-        .map(other -> other.name() + ", " + other.venue().name())
-        .orElseGet(() -> formats.say("buy.said.staff-or-freezer"));
+  private static SurplusHome.Dish portion(Dish dish) {
+    return new SurplusHome.Dish(dish.id(), dish.name(), dish.venue().name(), dish.fish());
   }
 }

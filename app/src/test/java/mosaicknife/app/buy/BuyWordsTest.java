@@ -34,7 +34,9 @@ import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.OrderPlanner;
 import mosaicknife.core.buying.PortionRule;
 import mosaicknife.core.buying.StockNeed;
+import mosaicknife.core.buying.SurplusHome;
 import mosaicknife.core.buying.Wish;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -98,7 +100,7 @@ public class BuyWordsTest {
         List.of(CATALOGUE.getSpecies("hake")),
         List.of(),
         candidates.stream().findFirst().map(best -> new StockNeed(best.bones(), litres)),
-        "Fish and chips, Low Tide Counter");
+        Finding.of(SurplusHome.OTHER_DISH, "Fish and chips", "Low Tide Counter"));
   }
 
   @Test

@@ -3,10 +3,12 @@ package mosaicknife.core.buying;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Month;
 import java.util.Currency;
 import java.util.List;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Eating;
+import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
@@ -211,5 +213,40 @@ public class ChoosingTest {
     assertEquals(trimmed.expectedSmaller(Counts.exactly(1)), 1, 1e-12);
     // min of 1 (1/4) or 2 (3/4) and 0 or 4, half each: half of 1.75
     assertEquals(trimmed.expectedSmaller(Counts.of(0.5, 0, 0, 0, 0.5)), 0.875, 1e-12);
+  }
+
+  @Test
+  public void whatCanBeBoughtComesBeforeWhatIsOnlyInSeasonAndBothByHowAlikeTheyEat() {
+    OrderPlanner planner = new OrderPlanner(HouseNorms.STARTING, CATALOGUE);
+    Offer cod =
+        new Offer(
+            "cod",
+            CATALOGUE.getSpecies("cod"),
+            State.GUTTED,
+            SizeGrade.parseKilograms("2-4"),
+            Form.WHOLE,
+            UnitPrice.ofPerKilogram("9.00", EUR),
+            "Holm Sound Boats");
+    List<Alternative> found =
+        Alternative.of(
+            new Alternative.Question(
+                CATALOGUE.getSpecies("hake"),
+                List.of("hake", "pollack"),
+                Month.NOVEMBER,
+                Hemisphere.NORTH),
+            CATALOGUE.species(),
+            List.of(cod, offer(Form.FILLET, "24.00")),
+            planner,
+            wish(Choices.USUAL));
+    assertEquals(found.get(0).substitute().species().code(), "cod");
+    assertTrue(found.get(0).candidate().isPresent());
+    assertEquals(found.size(), 6);
+    double before = 0;
+    for (Alternative later : found.subList(1, 6)) {
+      assertTrue(later.candidate().isEmpty() && later.inSeason());
+      assertTrue(later.substitute().distance() >= before && later.substitute().distance() <= 6);
+      assertTrue(!List.of("hake", "pollack").contains(later.substitute().species().code()));
+      before = later.substitute().distance();
+    }
   }
 }

@@ -1,0 +1,54 @@
+package mosaicknife.core.anatomy;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import mosaicknife.core.anatomy.Species.Trait;
+import mosaicknife.core.anatomy.StartingFigures.HeadSize;
+import mosaicknife.core.anatomy.StartingFigures.Ribs;
+import mosaicknife.core.quantity.Mass;
+import org.testng.annotations.Test;
+
+public class UnknownFishTest {
+
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+  private static final BodyPlan ROUND = CATALOGUE.getSpecies("hake").plan();
+  private static final List<Share> USUAL = CATALOGUE.usualShares(ROUND);
+
+  private static UnknownFish fish(Eating.Flesh flesh, int grams) {
+    return new UnknownFish(ROUND, Ribs.USUAL, HeadSize.USUAL, flesh, Mass.ofGrams(grams));
+  }
+
+  @Test
+  public void itHasThePartsOfItsPlanAndIsKnownWorse() {
+    Species made = fish(Eating.Flesh.WHITE, 1800).toSpecies("odd", "Odd fish", USUAL);
+    assertEquals(made.shares().stream().mapToDouble(Share::mean).sum(), 1, 1e-9);
+    for (int i = 0; i < USUAL.size(); i++) {
+      assertEquals(made.shares().get(i).slot(), USUAL.get(i).slot());
+      assertTrue(made.shares().get(i).spread() >= USUAL.get(i).spread(), "nothing gets surer");
+    }
+    assertEquals(made.usualMass().lowest(), Mass.ofGrams(900));
+    assertEquals(made.usualMass().highest(), Mass.ofGrams(3600));
+  }
+
+  @Test
+  public void everyCautionHoldsUntilSomebodyKnowsBetter() {
+    assertEquals(
+        fish(Eating.Flesh.WHITE, 500).toSpecies("a", "A", USUAL).traits(), Set.of(Trait.PARASITES));
+    assertEquals(
+        fish(Eating.Flesh.OILY, 500).toSpecies("b", "B", USUAL).traits(),
+        Set.of(Trait.PARASITES, Trait.HISTAMINE));
+  }
+
+  @Test
+  public void nobodyCutsAFishOfNineGramsOrOfHalfATonne() {
+    assertEquals(fish(Eating.Flesh.WHITE, 10).problem(), Optional.empty());
+    assertEquals(fish(Eating.Flesh.WHITE, 400_000).problem(), Optional.empty());
+    assertEquals(
+        fish(Eating.Flesh.WHITE, 9).problem().orElseThrow().what(), UnknownFish.Problem.MASS);
+    assertEquals(fish(Eating.Flesh.WHITE, 500_000).problem().orElseThrow().field(), "mass");
+  }
+}
