@@ -30,11 +30,13 @@ public class ScriptsTest extends InBrowser {
       const env = jasmine.getEnv({ suppressLoadErrors: true });
       Object.assign(window, jasmineRequire.interface(jasmine, env));
       const results = [];
-      env.addReporter({ specDone: (spec) => results.push({
-        name: spec.fullName, status: spec.status, why: spec.failedExpectations.map((f) => f.message).join("; ") }) });
+      env.addReporter({
+        specDone: (spec) => results.push({
+          name: spec.fullName, status: spec.status, why: spec.failedExpectations.map((f) => f.message).join("; ") }),
+        jasmineDone: () => { window.results = results; },
+      });
       await import("/specs/%s");
-      await env.execute();
-      window.results = results;
+      env.execute();
       </script>
       """;
 
