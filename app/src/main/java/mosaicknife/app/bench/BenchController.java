@@ -118,7 +118,7 @@ class BenchController {
   }
 
   @PostMapping("/bench/{id}/weighings")
-  String take(@PathVariable long id, @ModelAttribute WeighForm form, Answer answer) {
+  String take(@PathVariable long id, @ModelAttribute WeighForm form, Reply answer) {
     return change(
         answer.at(id, Optional.of(form.slot()), form.fishNo()),
         () -> {
@@ -176,7 +176,7 @@ class BenchController {
       @RequestParam Optional<UUID> weighing,
       @RequestParam Optional<String> part,
       @RequestParam(defaultValue = "1") int fish,
-      Answer answer) {
+      Reply answer) {
     return change(
         answer.at(id, part, fish),
         () -> {
@@ -198,7 +198,7 @@ class BenchController {
       @RequestParam String line,
       @RequestParam Cause cause,
       @RequestParam(defaultValue = "1") int fish,
-      Answer answer) {
+      Reply answer) {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
@@ -219,7 +219,7 @@ class BenchController {
       @PathVariable long id,
       @RequestParam String part,
       @RequestParam(defaultValue = "1") int fish,
-      Answer answer) {
+      Reply answer) {
     return change(
         answer.at(id, Optional.of(part), fish),
         () -> {
@@ -235,7 +235,7 @@ class BenchController {
       @RequestParam(defaultValue = "") String part,
       @RequestParam(defaultValue = "") String note,
       @RequestParam(defaultValue = "1") int fish,
-      Answer answer) {
+      Reply answer) {
     return change(
         answer.at(id, Optional.of(part), fish),
         () -> {
@@ -255,7 +255,7 @@ class BenchController {
       @RequestParam(defaultValue = "") String kind,
       @RequestParam(defaultValue = "") String parent,
       @RequestParam(defaultValue = "1") int fish,
-      Answer answer) {
+      Reply answer) {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
@@ -269,7 +269,7 @@ class BenchController {
       @PathVariable long id,
       @RequestParam String part,
       @RequestParam(defaultValue = "1") int fish,
-      Answer answer) {
+      Reply answer) {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
@@ -283,7 +283,7 @@ class BenchController {
       @PathVariable long id,
       @RequestParam Optional<String> part,
       @RequestParam(defaultValue = "1") int fish,
-      Answer answer) {
+      Reply answer) {
     return change(
         answer.at(id, part, fish),
         () -> {
@@ -297,7 +297,7 @@ class BenchController {
   }
 
   @PostMapping("/bench/{id}/finish")
-  String finish(@PathVariable long id, @RequestParam int version, Answer answer) {
+  String finish(@PathVariable long id, @RequestParam int version, Reply answer) {
     return change(
         answer.at(id, Optional.empty(), 1),
         () -> {
@@ -307,7 +307,7 @@ class BenchController {
   }
 
   @PostMapping("/bench/{id}/reopen")
-  String reopen(@PathVariable long id, @RequestParam int version, Answer answer) {
+  String reopen(@PathVariable long id, @RequestParam int version, Reply answer) {
     return change(
         answer.at(id, Optional.empty(), 1),
         () -> {
@@ -317,7 +317,7 @@ class BenchController {
   }
 
   /** Makes a change and answers with the sheet after it, or with the sentence that refuses it. */
-  private String change(Answer answer, Supplier<String> work) {
+  private String change(Reply answer, Supplier<String> work) {
     try {
       String said = work.get();
       return answer.done(said);
@@ -332,12 +332,12 @@ class BenchController {
   }
 
   @ModelAttribute
-  Answer answer(
+  Reply answer(
       @RequestHeader(name = "HX-Request", required = false) String htmx,
       HttpServletResponse response,
       Model model,
       RedirectAttributes later) {
-    return new Answer(pages, model, response, later, htmx != null);
+    return new Reply(pages, model, response, later, htmx != null);
   }
 
   private Formats formats() {
@@ -345,7 +345,7 @@ class BenchController {
   }
 
   /** The answer to a change: the sheet at once, or by redirect where there is no script. */
-  static final class Answer {
+  static final class Reply {
 
     private final BenchPages pages;
     private final Model model;
@@ -355,7 +355,7 @@ class BenchController {
     private Place place;
     private Optional<String> selected = Optional.empty();
 
-    private Answer(
+    private Reply(
         BenchPages pages,
         Model model,
         HttpServletResponse response,
@@ -368,7 +368,7 @@ class BenchController {
       this.fragment = fragment;
     }
 
-    private Answer at(long lotId, Optional<String> part, int fish) {
+    private Reply at(long lotId, Optional<String> part, int fish) {
       place = new Place(lotId, part, fish);
       return this;
     }

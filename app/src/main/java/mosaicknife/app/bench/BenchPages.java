@@ -25,10 +25,10 @@ import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.ScaleView;
-import mosaicknife.app.weighing.Shift;
 import mosaicknife.app.weighing.TallyMender;
+import mosaicknife.app.weighing.WorkShift;
 import mosaicknife.core.anatomy.PartKind;
-import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.Reconciliation;
 import mosaicknife.core.craft.Pace;
@@ -78,7 +78,7 @@ class BenchPages {
   private final LotSheets sheets;
   private final TallyMender tallies;
   private final NoteRecorder notes;
-  private final Shift shift;
+  private final WorkShift shift;
   private final TrayEditor trays;
   private final CurrentPerson current;
   private final HouseSettings houses;
@@ -93,7 +93,7 @@ class BenchPages {
       LotSheets sheets,
       TallyMender tallies,
       NoteRecorder notes,
-      Shift shift,
+      WorkShift shift,
       TrayEditor trays,
       CurrentPerson current,
       HouseSettings houses,
@@ -125,11 +125,11 @@ class BenchPages {
     LotSheet sheet = sheets.get(place.lotId());
     int fish = sheet.lot().fish() == 1 ? 1 : Math.min(place.fish(), sheet.lot().fish());
     List<HouseTray> ofHouse = trays.trays();
-    Optional<Finding> finding = tallies.find(sheet);
+    Optional<Diagnosis> finding = tallies.find(sheet);
     List<Suspicion> suspicions = Suspicion.of(sheet, finding, formats);
     BenchView view =
         BenchView.of(sheet, place.part(), Math.max(0, fish), !suspicions.isEmpty(), formats);
-    boolean alarm = finding.filter(Finding::isAlarm).isPresent();
+    boolean alarm = finding.filter(Diagnosis::isAlarm).isPresent();
     model.addAttribute("bench", view);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());

@@ -35,7 +35,7 @@ record BenchView(
     boolean asked,
     Optional<Weighing> previous,
     List<Row> rows,
-    Tally tally,
+    TallyTable tally,
     UUID weighingId) {
 
   /** One part in the list. */
@@ -52,7 +52,7 @@ record BenchView(
       String title) {}
 
   /** The sums under the list and the sentence that judges them. */
-  record Tally(
+  record TallyTable(
       String verdict,
       String sentence,
       String purchased,
@@ -119,9 +119,9 @@ record BenchView(
             .orElse(part.kind().meaning()));
   }
 
-  static Tally tally(LotSheet sheet, boolean suspected, Formats formats) {
+  static TallyTable tally(LotSheet sheet, boolean suspected, Formats formats) {
     Balance balance = sheet.balance();
-    return new Tally(
+    return new TallyTable(
         balance.verdict().name(),
         suspected ? gap(sheet, formats) : sentence(sheet, formats),
         formats.mass(balance.purchased()),

@@ -6,7 +6,7 @@ import java.util.Optional;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.breakdown.Explanation;
 import mosaicknife.core.breakdown.Explanation.Cause;
-import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Weighing;
@@ -29,8 +29,8 @@ record Suspicion(String sentence, String remedy, String line, Cause cause, long 
   private static final double WORTH_A_WORD = 0.03;
 
   /** The likeliest first; none without alarm. */
-  static List<Suspicion> of(LotSheet sheet, Optional<Finding> finding, Formats formats) {
-    return finding.filter(Finding::isAlarm).stream()
+  static List<Suspicion> of(LotSheet sheet, Optional<Diagnosis> finding, Formats formats) {
+    return finding.filter(Diagnosis::isAlarm).stream()
         .flatMap(found -> found.explanations().stream().limit(SHOWN))
         .filter(e -> e.probability() >= WORTH_A_WORD)
         .flatMap(e -> of(sheet, e, formats).stream())

@@ -59,8 +59,8 @@ class BuyController {
   String all(@RequestParam Map<String, String> typed, Model model) {
     PlanWish wish = wish(typed);
     Formats formats = houses.house().formats();
-    List<PlanView> views =
-        plans.all(wish).stream().map(plan -> PlanView.of(plan, formats)).toList();
+    List<PurchasePlanView> views =
+        plans.all(wish).stream().map(plan -> PurchasePlanView.of(plan, formats)).toList();
     model.addAttribute("wish", wish);
     model.addAttribute("views", views);
     model.addAttribute("profiles", ProfileName.values());
@@ -87,7 +87,7 @@ class BuyController {
       model.addAttribute("sentence", words.say(refusal));
     }
     Plan plan = plans.plan(id, wish);
-    model.addAttribute("view", PlanView.of(plan, houses.house().formats()));
+    model.addAttribute("view", PurchasePlanView.of(plan, houses.house().formats()));
     model.addAttribute("wish", wish);
     model.addAttribute("typed", typed);
     model.addAttribute("profiles", ProfileName.values());

@@ -41,7 +41,7 @@ record PriceHistory(List<Line> lines, List<Row> rows, String highest, String fro
     double most = past.stream().mapToDouble(PriceHistory::amount).max().orElse(1);
     Map<String, List<Past>> series = new LinkedHashMap<>();
     for (Past one : past) {
-      String name = PlanView.name(one.offer(), formats) + ", " + one.offer().supplier();
+      String name = PurchasePlanView.name(one.offer(), formats) + ", " + one.offer().supplier();
       series.computeIfAbsent(name, n -> new ArrayList<>()).add(one);
     }
     List<Line> lines = new ArrayList<>();
@@ -64,7 +64,7 @@ record PriceHistory(List<Line> lines, List<Row> rows, String highest, String fro
                 one ->
                     new Row(
                         formats.day(one.day()),
-                        PlanView.name(one.offer(), formats),
+                        PurchasePlanView.name(one.offer(), formats),
                         one.offer().supplier(),
                         formats.price(one.offer().price())))
             .toList();

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
-import mosaicknife.app.buy.PriceListReader.Read;
+import mosaicknife.app.buy.PriceListReader.ReadList;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
@@ -93,7 +93,7 @@ public class PriceKeeper {
   }
 
   /** A list that was read, to be confirmed. */
-  record Preview(UUID id, String supplier, LocalDate validOn, Read read) {}
+  record Preview(UUID id, String supplier, LocalDate validOn, ReadList read) {}
 
   /** Reads a list and keeps it for a look; nothing of it counts yet. */
   @PreAuthorize("hasAuthority('BUY')")

@@ -64,9 +64,9 @@ final class PriceListReader {
   record BadRow(long line, String text, String reason) {}
 
   /** What was read: rows that count and rows that do not. */
-  record Read(List<PriceLine> lines, List<BadRow> bad) {}
+  record ReadList(List<PriceLine> lines, List<BadRow> bad) {}
 
-  Read read(String content) {
+  ReadList read(String content) {
     String text = content.startsWith("\uFEFF") ? content.substring(1) : content;
     if (text.isBlank()) {
       throw Refusal.ofField("file", "buy.problem.the-list-is-empty-choose");
@@ -131,7 +131,7 @@ final class PriceListReader {
     return columns;
   }
 
-  private Read rows(Iterator<CSVRecord> rows, Map<String, Integer> columns) {
+  private ReadList rows(Iterator<CSVRecord> rows, Map<String, Integer> columns) {
     List<PriceLine> lines = new ArrayList<>();
     List<BadRow> bad = new ArrayList<>();
     Set<String> seen = new HashSet<>();
@@ -156,7 +156,7 @@ final class PriceListReader {
                 formats.say(problem)));
       }
     }
-    return new Read(lines, bad);
+    return new ReadList(lines, bad);
   }
 
   private PriceLine line(CSVRecord row, Map<String, Integer> columns) {

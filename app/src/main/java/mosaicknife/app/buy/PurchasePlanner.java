@@ -119,7 +119,7 @@ public class PurchasePlanner {
             candidate,
             dishId,
             houses.house().formats().say(plan.surplusHome()),
-            PlanView.reason(candidate, plan, houses.house().formats())));
+            PurchasePlanView.reason(candidate, plan, houses.house().formats())));
   }
 
   /** Plans every dish that is wanted in the profile, with what is on hand counted as nothing. */
@@ -213,7 +213,7 @@ public class PurchasePlanner {
         .orElse(List.of());
   }
 
-  private static SurplusHome.Dish portion(Dish dish) {
-    return new SurplusHome.Dish(dish.id(), dish.name(), dish.venue().name(), dish.fish());
+  private static SurplusHome.Taker portion(Dish dish) {
+    return new SurplusHome.Taker(dish.id(), dish.name(), dish.venue().name(), dish.fish());
   }
 }

@@ -40,7 +40,7 @@ import mosaicknife.core.quantity.Mass;
  * @param totalUse the total use as text
  */
 record CostView(
-    Optional<Answer> answer,
+    Optional<PortionCost> answer,
     Optional<PlateLines> plate,
     boolean isForThePlate,
     List<RungRow> ladder,
@@ -55,7 +55,7 @@ record CostView(
   private static final double WIDEST = 1.1;
 
   /** The figures the eye lands on. */
-  record Answer(
+  record PortionCost(
       String byCount,
       String byCountExact,
       String byWeight,
@@ -106,10 +106,10 @@ record CostView(
         formats.percent(yields.totalUse()));
   }
 
-  private static Answer answer(CostSheet costs, Formats formats) {
+  private static PortionCost answer(CostSheet costs, Formats formats) {
     WholePortions portions = costs.portions();
     Costing costing = costs.costing();
-    return new Answer(
+    return new PortionCost(
         costs
             .portionByCount()
             .map(formats::money)

@@ -99,10 +99,10 @@ class PlanController {
     return "cutplan/plan";
   }
 
-  private PlanView view(LotSheet sheet) {
+  private CutPlanView view(LotSheet sheet) {
     House house = houses.house();
-    return PlanView.of(
-        new PlanView.Source(
+    return CutPlanView.of(
+        new CutPlanView.Ground(
             sheet,
             options.answers(sheet.lot().id()),
             houseOptions.answers(),

@@ -3,6 +3,6 @@
  * do beforehand, before the first cut.
  *
  * <p>It shows and asks; the answers are kept with the parts of the lot ({@code bench}). Read in
- * this order: {@link mosaicknife.app.cutplan.PlanView}, {@code PlanController}.
+ * this order: {@link mosaicknife.app.cutplan.CutPlanView}, {@code PlanController}.
  */
 package mosaicknife.app.cutplan;

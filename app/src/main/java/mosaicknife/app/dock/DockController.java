@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.catalogue.CatalogueEditor;
-import mosaicknife.app.dock.ReceiptReader.Read;
+import mosaicknife.app.dock.ReceiptReader.ReadReceipt;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
@@ -97,7 +97,7 @@ class DockController {
   @PostMapping("/dock/receive")
   String receive(
       @ModelAttribute("form") ReceiptForm form, Model model, HttpServletResponse response) {
-    Read read = reader.read(form);
+    ReadReceipt read = reader.read(form);
     Map<String, String> problems = read.problems();
     if (read.delivery().isPresent()) {
       try {

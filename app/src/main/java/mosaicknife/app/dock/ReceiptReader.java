@@ -90,7 +90,7 @@ public class ReceiptReader {
    * @param delivery the delivery, if every field was understood
    * @param problems a sentence per field that was not, in the order of the form
    */
-  public record Read(Optional<Delivery> delivery, Map<String, String> problems) {}
+  public record ReadReceipt(Optional<Delivery> delivery, Map<String, String> problems) {}
 
   /**
    * Reads a delivery.
@@ -98,7 +98,7 @@ public class ReceiptReader {
    * @param form the delivery as typed
    * @return the delivery, or the problems
    */
-  public Read read(ReceiptForm form) {
+  public ReadReceipt read(ReceiptForm form) {
     Map<String, String> problems = new LinkedHashMap<>();
     Formats formats = houses.house().formats();
     Optional<Species> species = field("species", problems, () -> species(form.species()));
@@ -158,7 +158,7 @@ public class ReceiptReader {
         field(
             "area", problems, () -> PlainText.line(form.area(), 80, "area", FieldName.CATCH_AREA));
     if (!problems.isEmpty()) {
-      return new Read(Optional.empty(), problems);
+      return new ReadReceipt(Optional.empty(), problems);
     }
     Receipt receipt =
         new Receipt(
@@ -179,7 +179,7 @@ public class ReceiptReader {
                 Typed.choice(CatchMethod.values(), form.method()),
                 area.orElseThrow(),
                 Typed.choice(Killing.values(), form.killing())));
-    return new Read(
+    return new ReadReceipt(
         Optional.of(new Delivery(ClientIds.of(form.id()), venue.orElseThrow(), receipt)), problems);
   }
 

@@ -143,7 +143,7 @@ class LotApi {
           "Masses and prices are texts with units, such as '4.860 kg' and '11.40/kg'. Send an id of"
               + " your own: a lot sent twice is one lot.")
   LotJson receive(@RequestBody ReceiptForm form) {
-    ReceiptReader.Read read = reader.read(form);
+    ReceiptReader.ReadReceipt read = reader.read(form);
     return get(
         deliveries
             .receive(read.delivery().orElseThrow(() -> new FieldProblems(read.problems())))

@@ -25,12 +25,12 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
       String weight,
       boolean weighed,
       String share,
-      List<Choice> choices,
+      List<UseChoice> choices,
       String value,
       String held) {}
 
   /** One purpose of one part. */
-  record Choice(Purpose purpose, boolean chosen, boolean allowed, boolean usual) {}
+  record UseChoice(Purpose purpose, boolean chosen, boolean allowed, boolean usual) {}
 
   /** One purpose over all parts. */
   record Total(Purpose purpose, String mass, String share, boolean any) {}
@@ -78,8 +78,8 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
             .orElse(""));
   }
 
-  private static Choice choice(LotPart part, Purpose purpose, Optional<Purpose> usual) {
-    return new Choice(
+  private static UseChoice choice(LotPart part, Purpose purpose, Optional<Purpose> usual) {
+    return new UseChoice(
         purpose,
         part.purpose().filter(purpose::equals).isPresent(),
         part.kind().mayBeFor(purpose),

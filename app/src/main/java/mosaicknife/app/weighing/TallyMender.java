@@ -10,7 +10,7 @@ import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.breakdown.Explanation;
 import mosaicknife.core.breakdown.Explanation.Cause;
-import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Tally;
@@ -42,7 +42,7 @@ public class TallyMender {
    * @return what was found; empty before the first weight
    */
   @Transactional(readOnly = true)
-  public Optional<Finding> find(LotSheet sheet) {
+  public Optional<Diagnosis> find(LotSheet sheet) {
     return Tally.search(
         sheet, trays.trays().stream().collect(Collectors.toMap(HouseTray::id, HouseTray::tray)));
   }

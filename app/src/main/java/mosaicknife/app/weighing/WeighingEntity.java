@@ -13,8 +13,8 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.house.HouseTray;
-import mosaicknife.core.lot.Person;
 import mosaicknife.core.lot.Source;
+import mosaicknife.core.lot.Weigher;
 import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.lot.Weighing.Kind;
 import mosaicknife.core.quantity.Mass;
@@ -215,7 +215,7 @@ class WeighingEntity implements Persistable<UUID> {
         Optional.ofNullable(trayId),
         supersedes(),
         reason,
-        new Person(takenBy, name),
+        new Weigher(takenBy, name),
         takenAt);
   }
 

@@ -105,8 +105,8 @@ public class BuyWordsTest {
 
   @Test
   public void theCheapestAndTheDearerSayWhyByTheirOwnQualities() {
-    PlanView view =
-        PlanView.of(
+    PurchasePlanView view =
+        PurchasePlanView.of(
             plan(
                 0,
                 offer("hake", Form.WHOLE, "1.5-2.5", "11.40"),
@@ -121,7 +121,7 @@ public class BuyWordsTest {
     assertTrue(dear.contains("more work"), dear);
     assertFalse(dear.contains("lower"), "the dearer one is not said to be cheap: " + dear);
     assertEquals(
-        PlanView.of(plan(0, offer("hake", Form.WHOLE, "1.5-2.5", "11.40")), METRIC)
+        PurchasePlanView.of(plan(0, offer("hake", Form.WHOLE, "1.5-2.5", "11.40")), METRIC)
             .bars()
             .get(0)
             .reason(),
@@ -130,8 +130,8 @@ public class BuyWordsTest {
 
   @Test
   public void theLongestWhiskerFillsTheScaleAndEveryBarLiesWithinItsWhisker() {
-    PlanView view =
-        PlanView.of(
+    PurchasePlanView view =
+        PurchasePlanView.of(
             plan(
                 0,
                 offer("hake", Form.WHOLE, "1.5-2.5", "11.40"),
@@ -139,7 +139,7 @@ public class BuyWordsTest {
                 offer("hake", Form.WHOLE, "2.5-4", "12.60")),
             METRIC);
     double longest = 0;
-    for (PlanView.CandidateBar bar : view.bars()) {
+    for (PurchasePlanView.CandidateBar bar : view.bars()) {
       double low = Double.parseDouble(bar.low());
       double middle = Double.parseDouble(bar.bar());
       double high = Double.parseDouble(bar.high());
@@ -152,11 +152,13 @@ public class BuyWordsTest {
   @Test
   public void breakEvenIsPassedWhenTheFilletIsCheaper() {
     Offer whole = offer("hake", Form.WHOLE, "1.5-2.5", "11.40");
-    List<PlanView.Notice> pays =
-        PlanView.of(plan(0, whole, offer("hake", Form.FILLET, "1-2", "39")), METRIC).notices();
+    List<PurchasePlanView.Notice> pays =
+        PurchasePlanView.of(plan(0, whole, offer("hake", Form.FILLET, "1-2", "39")), METRIC)
+            .notices();
     assertTrue(pays.get(0).sentence().startsWith("Cutting Hake, gutted, 1.5–2.5 kg yourself pays"));
-    List<PlanView.Notice> passed =
-        PlanView.of(plan(0, whole, offer("hake", Form.FILLET, "1-2", "12")), METRIC).notices();
+    List<PurchasePlanView.Notice> passed =
+        PurchasePlanView.of(plan(0, whole, offer("hake", Form.FILLET, "1-2", "12")), METRIC)
+            .notices();
     assertTrue(
         passed.get(0).sentence().contains("now costs more than your break-even of ≈ €"),
         passed.get(0).sentence());
@@ -176,8 +178,8 @@ public class BuyWordsTest {
   }
 
   private static String notice(Plan plan, String words) {
-    return PlanView.of(plan, METRIC).notices().stream()
-        .map(PlanView.Notice::sentence)
+    return PurchasePlanView.of(plan, METRIC).notices().stream()
+        .map(PurchasePlanView.Notice::sentence)
         .filter(line -> line.contains(words))
         .findFirst()
         .orElseThrow();

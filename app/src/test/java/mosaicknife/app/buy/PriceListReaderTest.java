@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.Sentences;
 import mosaicknife.app.buy.PriceListReader.BadRow;
-import mosaicknife.app.buy.PriceListReader.Read;
+import mosaicknife.app.buy.PriceListReader.ReadList;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -28,13 +28,13 @@ public class PriceListReaderTest {
   private static final Formats METRIC =
       new Formats(UnitSystem.METRIC, Currency.getInstance("EUR"), ZoneId.of("UTC"));
 
-  private static Read read(String list) {
+  private static ReadList read(String list) {
     return new PriceListReader(Catalogue.shipped(), METRIC, TODAY).read(list);
   }
 
   @Test
   public void readsSemicolonsDecimalCommasAndAByteOrderMark() {
-    Read read =
+    ReadList read =
         read(
             "\uFEFFFish;Form;State;Size;Price\r\n"
                 + "merluza;whole;gutted;1,5-2,5 kg;11,40\r\n"
@@ -55,7 +55,7 @@ public class PriceListReaderTest {
   public void readsCommasTabsAndDatesInThreeForms() {
     String day = "2026-11-24";
     for (String written : List.of(day, "24.11.2026", "24/11/2026")) {
-      Read read = read("species\tprice\tdate\nhake\t11.40\t" + written + "\n");
+      ReadList read = read("species\tprice\tdate\nhake\t11.40\t" + written + "\n");
       assertEquals(read.lines().get(0).validOn(), Optional.of(LocalDate.parse(day)), written);
     }
     assertEquals(read("fish,price\nhake,11.40\n").lines().size(), 1);
@@ -81,7 +81,8 @@ public class PriceListReaderTest {
 
   @Test(dataProvider = "badRows")
   public void aBadRowIsKeptWithItsReasonAndTheOthersCount(String row, String words) {
-    Read read = read("fish;form;state;size;price;date\n" + row + "\nturbot;whole;gutted;2-4;24;\n");
+    ReadList read =
+        read("fish;form;state;size;price;date\n" + row + "\nturbot;whole;gutted;2-4;24;\n");
     assertEquals(read.lines().size(), 1, "the good row counts");
     BadRow bad = read.bad().get(0);
     assertEquals(bad.line(), 2);
@@ -121,14 +122,14 @@ public class PriceListReaderTest {
           .append(10 + i % 90)
           .append('\n');
     }
-    Read read = read(list.toString());
+    ReadList read = read(list.toString());
     assertEquals(read.bad().size(), 40);
     assertEquals(read.lines().size(), 4_960);
   }
 
   @Test
   public void theSameThingTwiceInOneListIsSaidSo() {
-    Read read = read("fish;size;price\nhake;1-2;10\nhake;1-2;11\n");
+    ReadList read = read("fish;size;price\nhake;1-2;10\nhake;1-2;11\n");
     assertEquals(read.lines().size(), 1);
     assertTrue(read.bad().get(0).reason().contains("twice"));
   }

@@ -7,7 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.WithDatabase;
-import mosaicknife.app.dock.ReceiptReader.Read;
+import mosaicknife.app.dock.ReceiptReader.ReadReceipt;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.Mass;
@@ -61,7 +61,7 @@ public class ReceiptReaderTest extends WithDatabase {
 
   @Test(dataProvider = "wrong")
   public void saysOfOneFieldWhatIsWrongWithIt(ReceiptForm form, String field, String words) {
-    Read read = reader.read(form);
+    ReadReceipt read = reader.read(form);
     assertFalse(read.delivery().isPresent());
     assertEquals(read.problems().keySet(), Map.of(field, "").keySet());
     assertTrue(read.problems().get(field).contains(words), read.problems().get(field));

@@ -127,11 +127,11 @@ public final class GrossErrors {
    * @param explanations one for each line and cause, the likeliest first
    * @param isAlarm whether it is worth a word
    */
-  public record Finding(
+  public record Diagnosis(
       Mass residual, Mass sigma, double nothing, List<Explanation> explanations, boolean isAlarm) {
 
     /** Copies the explanations. */
-    public Finding {
+    public Diagnosis {
       explanations = List.copyOf(explanations);
     }
 
@@ -151,13 +151,13 @@ public final class GrossErrors {
    * @param question the tally
    * @return what was found; same question, same answer
    */
-  public static Finding search(Question question) {
+  public static Diagnosis search(Question question) {
     return new GrossErrors(question).search();
   }
 
   private record Way(int line, Cause cause, Optional<Tray> tray, double corrected, double weight) {}
 
-  private Finding search() {
+  private Diagnosis search() {
     double[] read = new double[lines.size()];
     for (int i = 0; i < read.length; i++) {
       read[i] = lines.get(i).mass().map(GrossErrors::grams).orElse(Double.NaN);
@@ -178,7 +178,7 @@ public final class GrossErrors {
     return finding(nothing, ways, read);
   }
 
-  private Finding finding(double nothing, List<Way> ways, double[] read) {
+  private Diagnosis finding(double nothing, List<Way> ways, double[] read) {
     double most = ways.stream().mapToDouble(Way::weight).reduce(nothing, Math::max);
     double sum =
         Math.exp(nothing - most)
@@ -203,7 +203,7 @@ public final class GrossErrors {
     double sigma = sigma();
     boolean beyond = Math.abs(residual) > SIGMAS * sigma;
     boolean alarm = !explanations.isEmpty() && (beyond ? free < 0.9 : free < 1 - CERTAIN);
-    return new Finding(mass(residual), mass(sigma), free, explanations, alarm);
+    return new Diagnosis(mass(residual), mass(sigma), free, explanations, alarm);
   }
 
   /** The line that is likeliest over all its causes is named first, by its likeliest cause. */

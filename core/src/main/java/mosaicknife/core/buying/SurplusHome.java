@@ -20,7 +20,7 @@ public enum SurplusHome {
    * @param venue where it is served
    * @param fish the codes of the fish it may be made of
    */
-  public record Dish(long id, String name, String venue, Collection<String> fish) {}
+  public record Taker(long id, String name, String venue, Collection<String> fish) {}
 
   /**
    * Finds a home.
@@ -29,8 +29,8 @@ public enum SurplusHome {
    * @param all all dishes, itself too
    * @return the first other dish of the same fish, else the staff's meal or the freezer
    */
-  public static Finding find(Dish of, List<Dish> all) {
-    Optional<Dish> other =
+  public static Finding find(Taker of, List<Taker> all) {
+    Optional<Taker> other =
         all.stream()
             .filter(dish -> dish.id() != of.id())
             .filter(dish -> dish.fish().stream().anyMatch(of.fish()::contains))

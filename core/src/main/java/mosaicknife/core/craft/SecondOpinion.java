@@ -48,7 +48,7 @@ public final class SecondOpinion {
    * @param expected what the norm expects
    * @param spread the standard deviation of that between fish, positive
    */
-  public record Seen(String name, Role role, Mass mass, Mass expected, Mass spread) {
+  public record Seen(String name, PartRole role, Mass mass, Mass expected, Mass spread) {
 
     /** Refuses a norm without spread. */
     public Seen {
@@ -63,7 +63,7 @@ public final class SecondOpinion {
   }
 
   /** What a part is to the second opinion. */
-  public enum Role {
+  public enum PartRole {
     /** A main cut. */
     MAIN,
     /** A frame that can be scraped. */
@@ -120,7 +120,7 @@ public final class SecondOpinion {
   public static List<Remark> of(
       List<Seen> parts, Mass portion, Optional<UnitPrice> worth, Likeness sides) {
     Check.that(portion.isPositive(), "Expected a portion above 0 g, found " + portion);
-    List<Seen> mains = parts.stream().filter(part -> part.role() == Role.MAIN).toList();
+    List<Seen> mains = parts.stream().filter(part -> part.role() == PartRole.MAIN).toList();
     List<Remark> remarks = new ArrayList<>();
     for (Seen main : mains) {
       band(main, portion, worth).ifPresent(remarks::add);
@@ -133,7 +133,7 @@ public final class SecondOpinion {
       }
     }
     parts.stream()
-        .filter(part -> part.role() == Role.FRAME)
+        .filter(part -> part.role() == PartRole.FRAME)
         .forEach(frame -> frame(frame, mains, portion, worth).ifPresent(remarks::add));
     remarks.sort(Comparator.comparing(Remark::gap).reversed());
     return List.copyOf(remarks);

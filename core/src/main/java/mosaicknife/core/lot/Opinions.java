@@ -10,8 +10,8 @@ import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.craft.Drift;
 import mosaicknife.core.craft.Pace;
 import mosaicknife.core.craft.SecondOpinion;
+import mosaicknife.core.craft.SecondOpinion.PartRole;
 import mosaicknife.core.craft.SecondOpinion.Remark;
-import mosaicknife.core.craft.SecondOpinion.Role;
 import mosaicknife.core.craft.SecondOpinion.Seen;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.quantity.Fraction;
@@ -55,11 +55,11 @@ public final class Opinions {
         new Seen(part.name(), role(planned.get()), taken.get().mass(), expected, spread));
   }
 
-  private static Role role(Planned planned) {
+  private static PartRole role(Planned planned) {
     if (planned.slot().isMain()) {
-      return Role.MAIN;
+      return PartRole.MAIN;
     }
-    return planned.slot().kind().is(PartKind.Trait.FRAME) ? Role.FRAME : Role.OTHER;
+    return planned.slot().kind().is(PartKind.Trait.FRAME) ? PartRole.FRAME : PartRole.OTHER;
   }
 
   /**
@@ -68,7 +68,7 @@ public final class Opinions {
    * @param at when it was weighed
    * @param overNorm its mass over what the lot expects of one fish, above 0
    */
-  public record MainCut(Instant at, double overNorm) {}
+  public record OverNorm(Instant at, double overNorm) {}
 
   /**
    * The main cuts a person took, fish by fish; weighings of a whole lot together say nothing.
@@ -77,9 +77,9 @@ public final class Opinions {
    * @param person the number of the person
    * @return the cuts, in the order of the parts
    */
-  public static List<MainCut> mainCuts(LotSheet sheet, long person) {
+  public static List<OverNorm> mainCuts(LotSheet sheet, long person) {
     Fraction fish = Fraction.of(sheet.lot().fish(), 1);
-    List<MainCut> cuts = new ArrayList<>();
+    List<OverNorm> cuts = new ArrayList<>();
     for (LotPart part : sheet.parts()) {
       Optional<Mass> expected = part.expected().filter(Mass::isPositive);
       if (expected.isEmpty()
@@ -89,7 +89,7 @@ public final class Opinions {
       for (Weighing taken : part.taken()) {
         if (taken.by().id() == person && taken.fish() != 0) {
           Fraction share = taken.mass().dividedBy(expected.get());
-          cuts.add(new MainCut(taken.at(), share.multipliedBy(fish).toDouble()));
+          cuts.add(new OverNorm(taken.at(), share.multipliedBy(fish).toDouble()));
         }
       }
     }
@@ -102,9 +102,9 @@ public final class Opinions {
    * @param cuts cuts of one species, in any order
    * @return the drift; empty where there is none or too few cuts to tell
    */
-  public static Optional<Drift> drift(List<MainCut> cuts) {
+  public static Optional<Drift> drift(List<OverNorm> cuts) {
     return Drift.in(
-        cuts.stream().sorted(Comparator.comparing(MainCut::at)).map(MainCut::overNorm).toList());
+        cuts.stream().sorted(Comparator.comparing(OverNorm::at)).map(OverNorm::overNorm).toList());
   }
 
   /**

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.core.breakdown.GrossErrors;
-import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.GrossErrors.Question;
 import mosaicknife.core.breakdown.TallyLine;
 import mosaicknife.core.breakdown.TallyLine.Input;
@@ -33,7 +33,7 @@ public final class Tally {
    * @param trays the trays of the house by number
    * @return what was found; empty before the first weight
    */
-  public static Optional<Finding> search(LotSheet sheet, Map<Long, Tray> trays) {
+  public static Optional<Diagnosis> search(LotSheet sheet, Map<Long, Tray> trays) {
     List<TallyLine> lines = new Tally(sheet, trays).lines();
     if (lines.stream().noneMatch(line -> line.standing() == Standing.WEIGHED)) {
       return Optional.empty();

@@ -38,7 +38,7 @@ public record Weighing(
     Optional<Long> tray,
     Optional<UUID> supersedes,
     String reason,
-    Person by,
+    Weigher by,
     Instant at) {
 
   /** What a weighing does to the one before it. */

@@ -157,7 +157,7 @@ public final class PreWork {
    * @param name its name on screen
    * @param purpose what it is for; empty while that is open
    */
-  public record Fate(PartKind kind, String name, Optional<Purpose> purpose) {}
+  public record PartFate(PartKind kind, String name, Optional<Purpose> purpose) {}
 
   /**
    * A lot before it is cut.
@@ -170,7 +170,12 @@ public final class PreWork {
    * @param fates what its parts will be
    */
   public record Question(
-      Species species, State state, int fish, Mass heaviest, Choices choices, List<Fate> fates) {
+      Species species,
+      State state,
+      int fish,
+      Mass heaviest,
+      Choices choices,
+      List<PartFate> fates) {
 
     /** Copies the fates. */
     public Question {

@@ -10,7 +10,7 @@ import java.util.Random;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import mosaicknife.core.breakdown.Explanation.Cause;
-import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.GrossErrors.Question;
 import mosaicknife.core.breakdown.SimulatedTally.Case;
 import org.testng.Reporter;
@@ -93,7 +93,7 @@ public class GrossErrorBenchmarkTest {
     int three = 0;
     int corrected = 0;
     for (Case made : cases) {
-      Finding finding = GrossErrors.search(reader.apply(made));
+      Diagnosis finding = GrossErrors.search(reader.apply(made));
       if (!finding.isAlarm()) {
         continue;
       }

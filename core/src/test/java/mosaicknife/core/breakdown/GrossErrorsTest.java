@@ -9,7 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.breakdown.Explanation.Cause;
-import mosaicknife.core.breakdown.GrossErrors.Finding;
+import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.GrossErrors.Question;
 import mosaicknife.core.breakdown.TallyLine.Input;
 import mosaicknife.core.breakdown.TallyLine.Standing;
@@ -60,13 +60,13 @@ public class GrossErrorsTest {
     return lines;
   }
 
-  private static Finding search(List<TallyLine> lines) {
+  private static Diagnosis search(List<TallyLine> lines) {
     return GrossErrors.search(new Question(HAKE, lines, TRAYS, SimulatedTally.onScale(STEP)));
   }
 
   @Test
   public void aTallyThatClosesRaisesNoAlarm() {
-    Finding finding = search(hake());
+    Diagnosis finding = search(hake());
     assertFalse(finding.isAlarm());
     assertTrue(finding.best().isEmpty());
     assertTrue(finding.nothing() > 0.9, "nothing happened: " + finding.nothing());
@@ -92,7 +92,7 @@ public class GrossErrorsTest {
       int at, int written, boolean typed, boolean tray, Cause cause, int right) {
     TallyLine line = line(PARTS[at], written);
     TallyLine how = typed ? line.typed() : line;
-    Finding finding = search(hakeWith(at, tray ? how.on(TRAYS.get(1)) : how));
+    Diagnosis finding = search(hakeWith(at, tray ? how.on(TRAYS.get(1)) : how));
     assertTrue(finding.isAlarm());
     Explanation first = finding.best().orElseThrow();
     assertEquals(first.line(), PARTS[at][0]);
@@ -125,7 +125,7 @@ public class GrossErrorsTest {
 
   @Test
   public void aFigureOffTheScaleHasNoSwappedDigits() {
-    Finding scale = search(hakeWith(5, line(PARTS[5], 2192)));
+    Diagnosis scale = search(hakeWith(5, line(PARTS[5], 2192)));
     assertTrue(
         scale.explanations().stream().noneMatch(e -> e.cause() == Cause.DIGITS_SWAPPED),
         "a live scale cannot swap its digits");
@@ -134,10 +134,10 @@ public class GrossErrorsTest {
   @Test
   public void theTrayThatWasChosenIsTheLikelierOne() {
     // a tub of 640 g and a deep tray of 385 g cannot both explain 385 g too much
-    Finding finding = search(hakeWith(6, line(PARTS[6], 557).on(TRAYS.get(2))));
+    Diagnosis finding = search(hakeWith(6, line(PARTS[6], 557).on(TRAYS.get(2))));
     Explanation first = finding.best().orElseThrow();
     assertEquals(first.tray(), Optional.of(TRAYS.get(2)));
-    Finding other = search(hakeWith(6, line(PARTS[6], 557).on(TRAYS.get(3))));
+    Diagnosis other = search(hakeWith(6, line(PARTS[6], 557).on(TRAYS.get(3))));
     assertTrue(
         first.probability() > other.explanations().get(0).probability() - 1e-12,
         "knowing the tray makes it surer");
@@ -171,7 +171,7 @@ public class GrossErrorsTest {
   @Test
   public void theSameQuestionHasTheSameAnswerAndProbabilitiesAddUp() {
     List<TallyLine> lines = hakeWith(4, line(PARTS[4], 1530));
-    Finding one = search(lines);
+    Diagnosis one = search(lines);
     assertEquals(search(lines), one);
     double all =
         one.nothing() + one.explanations().stream().mapToDouble(Explanation::probability).sum();
@@ -183,7 +183,7 @@ public class GrossErrorsTest {
     List<TallyLine> lines =
         List.of(
             bare("loin", 2_000).typed(), bare("trim", 3_100).typed(), bare("skin", 200).typed());
-    Finding finding =
+    Diagnosis finding =
         GrossErrors.search(
             new Question(Mass.ofGrams(2_530), lines, List.of(), SimulatedTally.onScale(STEP)));
     Explanation first = finding.best().orElseThrow();

@@ -121,21 +121,21 @@ public class ChoosingTest {
   Object[][] pairs() {
     Candidate dear = candidate("10.30", 5150, "10.30", 20, 3);
     return new Object[][] {
-      {candidate("10.30", 5150, "10.30", 20, 3), dear, new Difference(false, false, false, false)},
+      {candidate("10.30", 5150, "10.30", 20, 3), dear, new Reasons(false, false, false, false)},
       // each just inside of three hundredths, or one portion
-      {candidate("10.01", 5001, "10.01", 20, 2), dear, new Difference(false, false, false, false)},
-      {candidate("9.99", 5150, "10.30", 20, 3), dear, new Difference(true, false, false, false)},
-      {candidate("10.30", 4995, "10.30", 20, 3), dear, new Difference(false, true, false, false)},
-      {candidate("10.30", 5150, "9.99", 20, 3), dear, new Difference(false, false, true, false)},
-      {candidate("10.30", 5150, "10.30", 20, 1.9), dear, new Difference(false, false, false, true)},
+      {candidate("10.01", 5001, "10.01", 20, 2), dear, new Reasons(false, false, false, false)},
+      {candidate("9.99", 5150, "10.30", 20, 3), dear, new Reasons(true, false, false, false)},
+      {candidate("10.30", 4995, "10.30", 20, 3), dear, new Reasons(false, true, false, false)},
+      {candidate("10.30", 5150, "9.99", 20, 3), dear, new Reasons(false, false, true, false)},
+      {candidate("10.30", 5150, "10.30", 20, 1.9), dear, new Reasons(false, false, false, true)},
       // the dear one is no better for being dear
-      {dear, candidate("8.00", 4000, "5.00", 20, 0), new Difference(false, false, false, false)},
+      {dear, candidate("8.00", 4000, "5.00", 20, 0), new Reasons(false, false, false, false)},
     };
   }
 
   @Test(dataProvider = "pairs")
-  public void threeHundredthsAreAReason(Candidate cheap, Candidate dear, Difference expected) {
-    assertEquals(Difference.between(cheap, dear), expected);
+  public void threeHundredthsAreAReason(Candidate cheap, Candidate dear, Reasons expected) {
+    assertEquals(Reasons.between(cheap, dear), expected);
   }
 
   @Test

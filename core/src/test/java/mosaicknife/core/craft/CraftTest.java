@@ -14,8 +14,8 @@ import java.util.Random;
 import mosaicknife.core.breakdown.Likeness;
 import mosaicknife.core.craft.Pace.Stroke;
 import mosaicknife.core.craft.SecondOpinion.About;
+import mosaicknife.core.craft.SecondOpinion.PartRole;
 import mosaicknife.core.craft.SecondOpinion.Remark;
-import mosaicknife.core.craft.SecondOpinion.Role;
 import mosaicknife.core.craft.SecondOpinion.Seen;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -29,11 +29,13 @@ public class CraftTest {
   private static final Instant NOON = Instant.parse("2026-11-25T12:00:00Z");
 
   private static Seen main(String name, int grams) {
-    return new Seen(name, Role.MAIN, Mass.ofGrams(grams), Mass.ofGrams(1_300), Mass.ofGrams(100));
+    return new Seen(
+        name, PartRole.MAIN, Mass.ofGrams(grams), Mass.ofGrams(1_300), Mass.ofGrams(100));
   }
 
   private static Seen frame(int grams) {
-    return new Seen("Frame", Role.FRAME, Mass.ofGrams(grams), Mass.ofGrams(640), Mass.ofGrams(60));
+    return new Seen(
+        "Frame", PartRole.FRAME, Mass.ofGrams(grams), Mass.ofGrams(640), Mass.ofGrams(60));
   }
 
   private static List<Remark> look(Seen... parts) {

@@ -242,7 +242,7 @@ public class LotSheetTest {
             .sheet();
     assertEquals(sheet.balance().verdict(), Verdict.SHORT);
     assertEquals(sheet.nextStep(), NextStep.LOOK_AT_THE_TALLY);
-    GrossErrors.Finding found = Tally.search(sheet, Map.of()).orElseThrow();
+    GrossErrors.Diagnosis found = Tally.search(sheet, Map.of()).orElseThrow();
     String head = sheet.find("head").orElseThrow().taken().get(0).id().toString();
     assertEquals(found.best().orElseThrow().line(), head);
     assertEquals(sheet.partWeighedBy(head).orElseThrow().slot(), "head");
@@ -269,7 +269,7 @@ public class LotSheetTest {
   public void aDullKnifeIsSeenInTheCutsOfOnePairOfHandsOnly() {
     TestLot lot = new TestLot("mackerel", State.UNGUTTED, 8, "2.800", "");
     IntStream.rangeClosed(1, 8).forEach(fish -> lot.weigh("fillet-left", fish, 130 - 4 * fish));
-    List<Opinions.MainCut> cuts = Opinions.mainCuts(lot.sheet(), TestLot.TOBIAH.id());
+    List<Opinions.OverNorm> cuts = Opinions.mainCuts(lot.sheet(), TestLot.TOBIAH.id());
     assertEquals(cuts.size(), 8);
     // the first is 126 g, the last 98 g
     assertEquals(cuts.get(7).overNorm() / cuts.get(0).overNorm(), 98.0 / 126, 1e-9);

@@ -25,8 +25,8 @@ final class TestLot {
   static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
   static final Instant NOON = Instant.parse("2026-11-25T12:00:00Z");
   static final Currency EUR = Currency.getInstance("EUR");
-  static final Person TOBIAH = new Person(2, "Tobiah Lund");
-  static final Person MAREN = new Person(3, "Maren Oake");
+  static final Weigher TOBIAH = new Weigher(2, "Tobiah Lund");
+  static final Weigher MAREN = new Weigher(3, "Maren Oake");
 
   private Receipt receipt;
   private final CutPlan plan;
@@ -34,7 +34,7 @@ final class TestLot {
   private final List<Weighing> weighings = new ArrayList<>();
   private Optional<Instant> finished = Optional.empty();
   private Optional<Inspection> inspection = Optional.empty();
-  private Person hands = TOBIAH;
+  private Weigher hands = TOBIAH;
 
   /** Some fish of a species, invoiced at 10.00 a kilogram. */
   TestLot(String species, State state, int fish, String invoiced, String own) {
@@ -87,7 +87,7 @@ final class TestLot {
   }
 
   /** Who weighs from now on. */
-  TestLot by(Person person) {
+  TestLot by(Weigher person) {
     hands = person;
     return this;
   }

@@ -19,9 +19,9 @@ import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CutPlan.Fish;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.plan.CutPlan.Plate;
-import mosaicknife.core.plan.PreWork.Fate;
 import mosaicknife.core.plan.PreWork.Item;
 import mosaicknife.core.plan.PreWork.Kind;
+import mosaicknife.core.plan.PreWork.PartFate;
 import mosaicknife.core.plan.PreWork.Place;
 import mosaicknife.core.plan.PreWork.Task;
 import mosaicknife.core.quantity.ExactMoney;
@@ -174,18 +174,18 @@ public class CutPlanTest {
     Plate none =
         plan.plate(Mass.ofKilograms("4"), ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO));
     assertEquals(none.whole(), Optional.empty());
-    Difference same = Difference.between(plan, plan, plate, plate);
+    PlanChange same = PlanChange.between(plan, plan, plate, plate);
     assertTrue(same.isNone());
     CutPlan skinned = plan(hake, "skin", "off");
-    Difference off =
-        Difference.between(
+    PlanChange off =
+        PlanChange.between(
             plan,
             skinned,
             plate,
             skinned.plate(
                 Mass.ofGrams(180), ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO)));
     assertFalse(off.isNone());
-    assertEquals(off.parts().stream().map(Difference.Change::name).toList().size(), 2);
+    assertEquals(off.parts().stream().map(PlanChange.Change::name).toList().size(), 2);
     assertTrue(off.minutes() > 0);
   }
 
@@ -235,7 +235,7 @@ public class CutPlanTest {
             fates.entrySet().stream()
                 .map(
                     e ->
-                        new Fate(
+                        new PartFate(
                             CATALOGUE.findKind(e.getKey()).orElseThrow(),
                             e.getKey(),
                             Optional.of(e.getValue())))

@@ -12,9 +12,9 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.buying.Alternative;
 import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Demand;
-import mosaicknife.core.buying.Difference;
 import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.buying.Reasons;
 import mosaicknife.core.buying.StockNeed;
 import mosaicknife.core.buying.Substitutes.Substitute;
 import mosaicknife.core.finding.Finding;
@@ -30,7 +30,7 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param alternatives fish that eat alike
  * @param notices what is worth a word: break-even passed, surplus bones, nothing offered
  */
-record PlanView(
+record PurchasePlanView(
     Plan plan,
     String wanted,
     String madeOf,
@@ -89,14 +89,14 @@ record PlanView(
   /** A fish in place of the dish's own. */
   record AlternativeRow(String code, String name, String why, String season, String each) {}
 
-  static PlanView of(Plan plan, Formats formats) {
+  static PurchasePlanView of(Plan plan, Formats formats) {
     String madeOf = String.join(", ", plan.madeOf().stream().map(Species::name).toList());
     double most = plan.candidates().stream().mapToDouble(o -> amount(o.high())).max().orElse(1);
     List<CandidateBar> bars = new ArrayList<>();
     for (Candidate candidate : plan.candidates()) {
       bars.add(bar(candidate, plan, most, formats));
     }
-    return new PlanView(
+    return new PurchasePlanView(
         plan,
         plan.demand().map(demand -> wanted(demand, plan, formats)).orElse(""),
         madeOf,
@@ -173,16 +173,16 @@ record PlanView(
       return formats.say(
           "buy.said.cheapest-by-a-plate",
           formats.money(next.costPerServed().minus(candidate.costPerServed())),
-          causes("cheaper", Difference.between(candidate, next), formats));
+          causes("cheaper", Reasons.between(candidate, next), formats));
     }
     return formats.say(
         "buy.said.more-a-plate",
         formats.money(candidate.costPerServed().minus(best.costPerServed())),
-        causes("dearer", Difference.between(best, candidate), formats));
+        causes("dearer", Reasons.between(best, candidate), formats));
   }
 
   /** What makes one candidate cheaper or dearer than the other. */
-  private static String causes(String which, Difference difference, Formats formats) {
+  private static String causes(String which, Reasons difference, Formats formats) {
     List<String> causes = new ArrayList<>();
     if (difference.price()) {
       causes.add(formats.say("buy.said." + which + ".price"));

@@ -9,7 +9,7 @@ package mosaicknife.core.buying;
  * @param work whether it takes less labour by portion
  * @param surplus whether clearly fewer portions come too many
  */
-public record Difference(boolean price, boolean yield, boolean work, boolean surplus) {
+public record Reasons(boolean price, boolean yield, boolean work, boolean surplus) {
 
   private static final double CLEARLY = 1.03;
 
@@ -20,8 +20,8 @@ public record Difference(boolean price, boolean yield, boolean work, boolean sur
    * @param dear the other one
    * @return in what the first is better
    */
-  public static Difference between(Candidate cheap, Candidate dear) {
-    return new Difference(
+  public static Reasons between(Candidate cheap, Candidate dear) {
+    return new Reasons(
         price(cheap) * CLEARLY < price(dear),
         portionsByMass(cheap) > portionsByMass(dear) * CLEARLY,
         labourByPortion(cheap) * CLEARLY < labourByPortion(dear),

@@ -23,7 +23,7 @@ import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.Plate;
 import mosaicknife.core.plan.CuttingOption;
 import mosaicknife.core.plan.CuttingOptions;
-import mosaicknife.core.plan.Difference;
+import mosaicknife.core.plan.PlanChange;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -38,7 +38,7 @@ import mosaicknife.core.quantity.Mass;
  * @param preWork what to do before the first cut
  * @param transfers what goes to another venue
  */
-record PlanView(
+record CutPlanView(
     Sums sums,
     List<OptionRow> options,
     List<TileRow> tiles,
@@ -84,7 +84,7 @@ record PlanView(
   record Transfer(String venue, List<String> lines, String total) {}
 
   /** What the view is made of. */
-  record Source(
+  record Ground(
       LotSheet sheet,
       Map<String, Answer> answers,
       Map<String, Answer> house,
@@ -100,11 +100,11 @@ record PlanView(
     }
   }
 
-  static PlanView of(Source source) {
+  static CutPlanView of(Ground source) {
     CutPlan plan = source.sheet().plan();
     List<TileRow> tiles =
         source.sheet().expectedParts().stream().map(part -> tile(source, part)).toList();
-    return new PlanView(
+    return new CutPlanView(
         sums(source, plan),
         options(source, plan),
         tiles,
@@ -113,7 +113,7 @@ record PlanView(
         transfers(source, tiles));
   }
 
-  private static Sums sums(Source source, CutPlan plan) {
+  private static Sums sums(Ground source, CutPlan plan) {
     Formats formats = source.formats();
     Plate plate = source.plate(plan);
     return new Sums(
@@ -129,7 +129,7 @@ record PlanView(
 
   // ---- options --------------------------------------------------------------------------------
 
-  private static List<OptionRow> options(Source source, CutPlan plan) {
+  private static List<OptionRow> options(Ground source, CutPlan plan) {
     List<OptionRow> rows = new ArrayList<>();
     Lot lot = source.sheet().lot();
     for (CuttingOption option : CuttingOptions.of(lot.species(), lot.state())) {
@@ -163,7 +163,7 @@ record PlanView(
   }
 
   private static ChoiceRow choice(
-      Source source,
+      Ground source,
       CutPlan plan,
       CuttingOption option,
       CuttingOption.Choice choice,
@@ -176,8 +176,8 @@ record PlanView(
       CutPlan other =
           CutPlan.of(
               plan.fish(), plan.choices().with(option.code(), choice.code()), source.catalogue());
-      Difference difference =
-          Difference.between(plan, other, source.plate(plan), source.plate(other));
+      PlanChange difference =
+          PlanChange.between(plan, other, source.plate(plan), source.plate(other));
       changes = words(difference, choice, source);
       then = preWorkThen(source, plan, other).orElse("");
     }
@@ -185,9 +185,9 @@ record PlanView(
   }
 
   /** The first thing that would have to be done beforehand, or be heeded, and now has not. */
-  private static Optional<String> preWorkThen(Source source, CutPlan plan, CutPlan other) {
+  private static Optional<String> preWorkThen(Ground source, CutPlan plan, CutPlan other) {
     Set<List<Object>> now =
-        preWork(source, plan).stream().map(PlanView::work).collect(Collectors.toSet());
+        preWork(source, plan).stream().map(CutPlanView::work).collect(Collectors.toSet());
     return preWork(source, other).stream()
         .filter(item -> !now.contains(work(item)))
         .findFirst()
@@ -213,7 +213,7 @@ record PlanView(
   }
 
   private static List<String> words(
-      Difference difference, CuttingOption.Choice choice, Source source) {
+      PlanChange difference, CuttingOption.Choice choice, Ground source) {
     Formats formats = source.formats();
     List<String> words = new ArrayList<>();
     difference.parts().stream()
@@ -263,7 +263,7 @@ record PlanView(
 
   // ---- tiles ----------------------------------------------------------------------------------
 
-  private static TileRow tile(Source source, LotPart part) {
+  private static TileRow tile(Ground source, LotPart part) {
     Formats formats = source.formats();
     Optional<Purpose> usual = source.sheet().usualPurpose(part);
     String mass =
@@ -301,13 +301,14 @@ record PlanView(
             .orElse(""));
   }
 
-  private static List<PreWork.Item> preWork(Source source, CutPlan plan) {
+  private static List<PreWork.Item> preWork(Ground source, CutPlan plan) {
     Lot lot = source.sheet().lot();
-    List<PreWork.Fate> fates =
+    List<PreWork.PartFate> fates =
         plan.parts().stream()
             .map(
                 part ->
-                    new PreWork.Fate(part.slot().kind(), part.slot().name(), fate(source, part)))
+                    new PreWork.PartFate(
+                        part.slot().kind(), part.slot().name(), fate(source, part)))
             .toList();
     return PreWork.of(
         new PreWork.Question(
@@ -315,7 +316,7 @@ record PlanView(
   }
 
   /** What was decided for a part, else what the plan proposes for it. */
-  private static Optional<Purpose> fate(Source source, CutPlan.Planned part) {
+  private static Optional<Purpose> fate(Ground source, CutPlan.Planned part) {
     return source
         .sheet()
         .find(part.slot().code())
@@ -323,7 +324,7 @@ record PlanView(
         .or(() -> Optional.of(part.purpose()));
   }
 
-  private static List<Transfer> transfers(Source source, List<TileRow> tiles) {
+  private static List<Transfer> transfers(Ground source, List<TileRow> tiles) {
     Map<String, List<TileRow>> byVenue =
         tiles.stream()
             .filter(tile -> !tile.venueName().isEmpty())

@@ -19,11 +19,11 @@ import mosaicknife.core.quantity.Mass;
  * @param portions portions more, negative for fewer
  * @param plate what a plate costs more, negative for less; empty if either has no portion
  */
-public record Difference(
+public record PlanChange(
     List<Change> parts, double minutes, long portions, Optional<ExactMoney> plate) {
 
   /** Copies the parts. */
-  public Difference {
+  public PlanChange {
     parts = List.copyOf(parts);
   }
 
@@ -44,7 +44,7 @@ public record Difference(
    * @param plateAfter the plate it would be
    * @return what changes
    */
-  public static Difference between(
+  public static PlanChange between(
       CutPlan before, CutPlan after, Plate plateBefore, Plate plateAfter) {
     Map<String, Mass> changes = new LinkedHashMap<>();
     add(changes, after, 1);
@@ -57,7 +57,7 @@ public record Difference(
           }
         });
     parts.sort((a, b) -> b.by().abs().compareTo(a.by().abs()));
-    return new Difference(
+    return new PlanChange(
         parts,
         after.minutes() - before.minutes(),
         plateAfter.portions() - plateBefore.portions(),

@@ -14,13 +14,13 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.core.craft.Drift;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Opinions;
-import mosaicknife.core.lot.Opinions.MainCut;
+import mosaicknife.core.lot.Opinions.OverNorm;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Looks at the main cuts one person took in this shift, over all lots of a species. */
 @Component
-public class Shift {
+public class WorkShift {
 
   private static final Duration LENGTH = Duration.ofHours(10);
   private static final Duration ANEW = Duration.ofSeconds(20);
@@ -34,7 +34,7 @@ public class Shift {
   private final Clock clock;
   private final Map<Hands, Kept> kept = new ConcurrentHashMap<>();
 
-  Shift(
+  WorkShift(
       WeighingRepository weighings,
       LotSheets sheets,
       CatalogueEditor catalogue,
@@ -49,7 +49,7 @@ public class Shift {
 
   private record Hands(long person, String species, long lot) {}
 
-  private record Kept(List<MainCut> cuts, Instant at) {}
+  private record Kept(List<OverNorm> cuts, Instant at) {}
 
   /**
    * Whether the cuts of this person get lighter; empty where there are too few to tell. The lot on
@@ -61,7 +61,7 @@ public class Shift {
   @Transactional(readOnly = true)
   public Optional<Drift> drift(LotSheet sheet) {
     long person = current.get().id();
-    List<MainCut> cuts = new ArrayList<>(Opinions.mainCuts(sheet, person));
+    List<OverNorm> cuts = new ArrayList<>(Opinions.mainCuts(sheet, person));
     Instant since = clock.instant().minus(LENGTH);
     cuts.removeIf(cut -> cut.at().isBefore(since));
     if (!cuts.isEmpty()) {
@@ -70,7 +70,7 @@ public class Shift {
     return Opinions.drift(cuts);
   }
 
-  private List<MainCut> elsewhere(LotSheet sheet, long person) {
+  private List<OverNorm> elsewhere(LotSheet sheet, long person) {
     Hands hands = new Hands(person, sheet.lot().species().code(), sheet.lot().id());
     Kept known = kept.get(hands);
     Instant now = clock.instant();
@@ -84,7 +84,7 @@ public class Shift {
     return known.cuts();
   }
 
-  private List<MainCut> look(Hands hands) {
+  private List<OverNorm> look(Hands hands) {
     Instant since = clock.instant().minus(LENGTH);
     return weighings.lotsOfMainCutsOf(hands.person(), since, catalogue.now().mainKinds()).stream()
         .filter(lot -> lot != hands.lot())

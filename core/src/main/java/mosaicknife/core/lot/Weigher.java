@@ -9,10 +9,10 @@ import mosaicknife.core.check.Check;
  * @param id the number
  * @param name the name on screen
  */
-public record Person(long id, String name) {
+public record Weigher(long id, String name) {
 
   /** Refuses a person without name. */
-  public Person {
+  public Weigher {
     Check.text(name, "name");
   }
 }
