@@ -2,6 +2,7 @@ package mosaicknife.core.buying;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
 
 import java.time.Month;
 import java.util.Currency;
@@ -19,6 +20,8 @@ import mosaicknife.core.buying.Substitutes.Substitute;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
+import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -248,5 +251,114 @@ public class ChoosingTest {
       assertTrue(!List.of("hake", "pollack").contains(later.substitute().species().code()));
       before = later.substitute().distance();
     }
+  }
+
+  /**
+   * Portions served are the smaller of those cut and those wanted. Nine nights in ten the plate is
+   * no cheaper than by the portions that are passed on one night in ten, and no dearer than by
+   * those that are passed on nine.
+   */
+  @Test
+  public void theRangeOfAPlateIsThatOfThePortionsServed() {
+    double[] wanted = new double[61];
+    for (int k = 30; k <= 60; k++) {
+      wanted[k] = 1.0 / 31;
+    }
+    Wish wish =
+        new Wish(
+            new PortionRule(Mass.ofGrams(180), 0.05),
+            Specification.SKIN_ON,
+            false,
+            Choices.USUAL,
+            Counts.of(wanted),
+            0,
+            0.8,
+            ExactMoney.of("18.00", EUR));
+    Offer whole = offer(Form.WHOLE, "10.00");
+    Candidate candidate =
+        new OrderPlanner(HouseNorms.STARTING, CATALOGUE).candidate(wish, whole).orElseThrow();
+    CutPlan plan =
+        CutPlan.of(
+            new CutPlan.Fish(
+                whole.species(), whole.state(), 1, whole.grade().middle(), HouseNorms.STARTING),
+            Choices.USUAL.meeting(
+                Specification.SKIN_ON, false, CuttingOptions.of(whole.species(), whole.state())),
+            CATALOGUE);
+    Counts cut =
+        FishPortions.ofCuts(
+                plan.mainCuts(), whole.grade(), wish.rule(), HouseNorms.STARTING.sides())
+            .of(candidate.fish(), 60);
+    double[] served = new double[61];
+    double expected = 0;
+    double risk = 0;
+    for (int c = 0; c <= 60; c++) {
+      for (int w = 0; w <= 60; w++) {
+        double both = cut.probability(c) * wanted[w];
+        served[Math.min(c, w)] += both;
+        expected += both * Math.min(c, w);
+        risk += c < w ? both : 0;
+      }
+    }
+    assertEquals(candidate.served(), expected, 1e-6);
+    assertEquals(candidate.risk(), risk, 1e-6);
+    assertTrue(candidate.risk() <= 0.2, "the promise is kept");
+    double money = candidate.money().plus(candidate.labour()).amount().doubleValue();
+    assertEquals(
+        candidate.low().amount().doubleValue(), money / notPassed(served, 0.9), 1e-6, "low");
+    assertEquals(
+        candidate.high().amount().doubleValue(), money / notPassed(served, 0.1), 1e-6, "high");
+    assertEquals(
+        candidate.surplus(), candidate.fish() * candidate.portionsPerFish() - expected, 1e-6);
+    assertEquals(candidate.minutes(), plan.minutes() * candidate.fish(), 1e-9);
+    assertEquals(candidate.labour().amount().doubleValue(), 18 * candidate.minutes() / 60, 1e-6);
+    assertTrue(candidate.bones().isPositive() && candidate.otherByProducts().isPositive());
+    Mass rest =
+        Mass.total(
+            plan.parts().stream()
+                .filter(p -> List.of("collar", "belly").contains(p.slot().kind().code()))
+                .map(CutPlan.Planned::mass)
+                .toList());
+    assertEquals(candidate.otherByProducts(), rest.multipliedBy(candidate.fish()));
+  }
+
+  /** The fewest portions that are not passed with a probability. */
+  private static int notPassed(double[] served, double probability) {
+    double below = 0;
+    for (int k = 0; k < served.length; k++) {
+      below += served[k];
+      if (below >= probability - 1e-12) {
+        return k;
+      }
+    }
+    return served.length - 1;
+  }
+
+  @Test
+  public void countsAreTrimmedWhereNothingIsLeft() {
+    assertEquals(Counts.of(0.5, 0.5, 1e-12, 0).most(), 1);
+    assertEquals(Counts.of(0.5, 0.5 - 1e-9, 1e-9).most(), 2);
+    assertEquals(Counts.of(1, 0, 0), Counts.exactly(0));
+    assertEquals(Counts.of(1, 0, 0).hashCode(), Counts.exactly(0).hashCode());
+    assertTrue(!Counts.of(0.5, 0.5).equals(Counts.exactly(1)));
+    assertEquals(Counts.exactly(2).toString(), "Counts[0.0, 0.0, 1.0]");
+    Counts die = Counts.of(0, 0.25, 0.25, 0.25, 0.25);
+    assertEquals(die.probability(-1), 0.0);
+    assertEquals(die.probability(5), 0.0);
+    assertEquals(die.below(0), 0.0);
+    assertEquals(die.below(3), 0.5, 1e-12);
+    assertEquals(die.below(9), 1.0, 1e-12);
+    // two of them: 2 to 8; above five counts as five
+    Counts two = die.plus(die, 5);
+    assertEquals(two.most(), 5);
+    assertEquals(two.probability(2), 1 / 16.0, 1e-12);
+    assertEquals(two.probability(4), 3 / 16.0, 1e-12);
+    assertEquals(two.probability(5), 10 / 16.0, 1e-12);
+    // the smaller of 1..4 and of exactly 2: 1 in one of four, else 2
+    assertEquals(die.expectedSmaller(Counts.exactly(2)), 1.75, 1e-12);
+    assertEquals(die.expectedSmaller(Counts.exactly(9)), 2.5, 1e-12);
+    expectThrows(IllegalArgumentException.class, () -> Counts.of(0.5, 0.4));
+    expectThrows(IllegalArgumentException.class, () -> Counts.of(1.1, -0.1));
+    expectThrows(IllegalArgumentException.class, () -> Counts.of());
+    expectThrows(IllegalArgumentException.class, () -> Counts.exactly(-1));
   }
 }
