@@ -3,6 +3,8 @@ package mosaicknife.app.house;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.DayOfWeek;
 import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.Map;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
@@ -114,10 +116,13 @@ class HouseController {
     return "redirect:/house/" + section;
   }
 
-  /** A refused change shows its sentence in the same section; drafts keep what was typed. */
+  /** A refused change shows its sentence in the same section, with what was typed. */
   @ExceptionHandler(Refusal.class)
   String refused(Refusal refusal, HttpServletRequest request, RedirectAttributes later) {
     later.addFlashAttribute("sentence", words.say(refusal));
+    Map<String, String> typed = new HashMap<>();
+    request.getParameterMap().forEach((name, values) -> typed.put(name, values[0]));
+    later.addFlashAttribute("typed", typed);
     return "redirect:/house/" + request.getRequestURI().split("/")[2];
   }
 }

@@ -92,15 +92,34 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
     double middle = grade.middle().milligrams();
     double usual = mains.stream().mapToDouble(MainCut::mean).average().orElse(0) * middle;
     int pieces = (int) Math.max(1, Math.ceil(lightest / usual));
+    double[] masses = masses(grade);
+    if (isNeverLight(mains, masses[0], lightest, sides)) {
+      return new FishPortions(integrated(mains, masses, lightest, sides), Optional.empty(), pieces);
+    }
     Worth worth = new Worth();
-    for (double mass : masses(grade)) {
+    for (double mass : masses) {
       for (double deviation : DEVIATIONS) {
         worth.add(mains, mass, deviation, lightest, sides);
       }
     }
     return worth.light() <= LIGHT
-        ? new FishPortions(integrated(mains, grade, lightest, sides), Optional.empty(), pieces)
+        ? new FishPortions(integrated(mains, masses, lightest, sides), Optional.empty(), pieces)
         : new FishPortions(Counts.exactly(0), Optional.of(worth.together()), pieces);
+  }
+
+  /**
+   * Whether even the leanest cut of the smallest fish is a portion, so that none need be added up.
+   */
+  private static boolean isNeverLight(
+      List<MainCut> mains, double smallest, double lightest, Likeness sides) {
+    double off = (sides.shared() + sides.own()) * DEVIATIONS[0];
+    return !mains.isEmpty()
+        && mains.stream().allMatch(cut -> smallest * share(cut, off) >= lightest);
+  }
+
+  /** The share of a cut in a fish so many deviations off its norm. */
+  private static double share(MainCut cut, double off) {
+    return Math.max(LEAST_OF_MEAN * cut.mean(), cut.mean() + off * cut.spread());
   }
 
   /** Sums up what fish of known mass and meatiness are worth in plates. */
@@ -122,8 +141,7 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
         double squaresOfCut = 0;
         for (double own : DEVIATIONS) {
           double off = sides.shared() * deviation + sides.own() * own;
-          double share = Math.max(LEAST_OF_MEAN * cut.mean(), cut.mean() + off * cut.spread());
-          double plates = plates(mass * share / lightest);
+          double plates = plates(mass * share(cut, off) / lightest);
           cuts++;
           lightCuts += plates < 1 ? 1 : 0;
           ofCut += plates / DEVIATIONS.length;
@@ -166,7 +184,7 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
     double edible = mains.stream().mapToDouble(MainCut::mean).sum();
     double spread = sides.shared() * mains.stream().mapToDouble(MainCut::spread).sum();
     List<MainCut> all = List.of(new MainCut(edible, spread));
-    Counts counts = integrated(all, grade, rule.lightest().milligrams(), sides);
+    Counts counts = integrated(all, masses(grade), rule.lightest().milligrams(), sides);
     double[] atLeastOne = new double[Math.max(2, counts.most() + 1)];
     for (int i = 0; i <= counts.most(); i++) {
       atLeastOne[Math.max(1, i)] += counts.probability(i);
@@ -175,10 +193,10 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
   }
 
   private static Counts integrated(
-      List<MainCut> mains, SizeGrade grade, double lightest, Likeness sides) {
+      List<MainCut> mains, double[] masses, double lightest, Likeness sides) {
     double[] total = new double[1];
     double weight = 1.0 / (MASS_NODES * DEVIATIONS.length);
-    for (double mass : masses(grade)) {
+    for (double mass : masses) {
       for (double deviation : DEVIATIONS) {
         Run fish = ofOneFish(mains, mass, deviation, lightest, sides);
         if (fish.end() > total.length) {
