@@ -2,6 +2,7 @@ package mosaicknife.app.parts;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.catalogue.CatalogueEditor;
@@ -37,7 +38,13 @@ class PartLayout {
   void layOut(Lot lot, CutPlan plan) {
     List<CutPlan.Planned> planned = plan.parts();
     for (int i = 0; i < planned.size(); i++) {
-      parts.save(LotPartEntity.planned(lot.id(), planned.get(i).slot(), i + 1));
+      CutPlan.Planned one = planned.get(i);
+      LotPartEntity part = LotPartEntity.planned(lot.id(), one.slot(), i + 1);
+      if (lot.state().isCut() && one.slot().isMain()) {
+        // it was bought for the plate
+        part.assign(one.purpose(), new Use("", Optional.empty(), Optional.empty()));
+      }
+      parts.save(part);
     }
   }
 

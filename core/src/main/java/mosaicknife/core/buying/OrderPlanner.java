@@ -42,12 +42,6 @@ public final class OrderPlanner {
   /** More fish than this is no order of a kitchen. */
   static final int MOST_FISH = 20_000;
 
-  /** Bought fillet loses this to drip and squaring; a starting estimate. */
-  private static final double FILLET_LOSS = 0.03;
-
-  /** Minutes to portion one piece of bought fillet; a starting estimate. */
-  private static final double MINUTES_A_PORTION = 0.4;
-
   private final HouseNorms norms;
   private final Catalogue kinds;
   private final Map<Key, FishPortions> known = new HashMap<>();
@@ -157,7 +151,8 @@ public final class OrderPlanner {
         otherByProducts(plan).multipliedBy(fish));
   }
 
-  private static Candidate ofFillet(Wish wish, Offer offer, Counts needed) {
+  /** Fillet loses what any fish loses; its minutes are those of the cut plan of such a lot. */
+  private Candidate ofFillet(Wish wish, Offer offer, Counts needed) {
     int portions = 0;
     while (needed.below(portions + 1) < wish.serviceLevel()) {
       portions++;
@@ -166,9 +161,9 @@ public final class OrderPlanner {
         wish.rule()
             .target()
             .multipliedBy(portions)
-            .multipliedBy(Fraction.ofEstimate(1 / (1 - FILLET_LOSS)), RoundingMode.CEILING);
+            .multipliedBy(Fraction.ofEstimate(1 / (1 - norms.loss().mean())), RoundingMode.CEILING);
     ExactMoney money = offer.price().times(mass);
-    double minutes = portions * MINUTES_A_PORTION;
+    double minutes = CutPlan.minutesToPortion(mass);
     ExactMoney labour = labour(wish, minutes);
     Counts total = Counts.exactly(portions);
     double served = total.expectedSmaller(needed);

@@ -40,6 +40,9 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
 
   private static final double SPREAD_OF_ADDED = 0.35;
 
+  /** Minutes to portion a kilogram of fillet that was bought cut; a starting estimate. */
+  private static final double MINUTES_A_KILOGRAM = 2.2;
+
   /** Copies the parts. */
   public CutPlan {
     Check.notNull(fish, "fish");
@@ -120,7 +123,10 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
         .parts()
         .forEach(expected -> drafts.add(new Draft(expected)));
     Mass one = fish.mean();
-    double minutes = fish.state().isCut() ? 0 : fish.species().plan().work().minutes(one);
+    double minutes =
+        fish.state().isCut()
+            ? minutesToPortion(fish.purchased())
+            : fish.species().plan().work().minutes(one);
     for (CuttingOption option : CuttingOptions.of(fish.species(), fish.state())) {
       Choice choice = choices.in(option);
       minutes += choice.minutes() + choice.minutesPerKilogram() * kilograms(one);
@@ -137,6 +143,16 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
         drafts.stream().filter(draft -> draft.mass > 0).map(Draft::planned).toList();
     double atLeast = Math.max(0.3, minutes);
     return new CutPlan(fish, choices, parts, atLeast * fish.count());
+  }
+
+  /**
+   * Returns how long it takes to portion fillet that was bought cut.
+   *
+   * @param fillet its mass
+   * @return the minutes, an estimate
+   */
+  public static double minutesToPortion(Mass fillet) {
+    return MINUTES_A_KILOGRAM * kilograms(fillet);
   }
 
   /**
