@@ -43,11 +43,11 @@ public record PlateLines(List<Row> rows, String total, String leftOut) {
                 line ->
                     new Row(
                         formats.say(line.getKey()),
-                        (measured && line.getKey() != Line.LABOUR ? "" : "≈ ")
+                        (measured && line.getKey() != Line.LABOUR ? "" : "≈\u00a0")
                             + formats.money(line.getValue())))
             .toList();
     return new PlateLines(
-        rows, "≈ " + formats.money(plate.total()), leftOut(plate, formats).orElse(""));
+        rows, "≈\u00a0" + formats.money(plate.total()), leftOut(plate, formats).orElse(""));
   }
 
   private static Optional<String> leftOut(PlateCost plate, Formats formats) {
