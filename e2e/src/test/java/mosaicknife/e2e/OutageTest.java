@@ -98,7 +98,7 @@ public class OutageTest {
   }
 
   @Test
-  public void nothingIsLostWhenServerDatabaseAndBrowserDie() {
+  public void nothingIsLostWhenServerDatabaseAndBrowserDie() throws IOException {
     Process server = houses.start(port, true);
     Page page = open();
     page.navigate(address("/bench/" + ALBACORE));
@@ -178,6 +178,9 @@ public class OutageTest {
             .query(String.class)
             .single();
     assertEquals(gross, "SCALE", "a weight that waited keeps the reading it came from");
+
+    // 5. a second instance comes beside it
+    twoInstancesOnOneDatabaseSeeEachOthersWeights();
   }
 
   /** A page, a fragment and the API; each with one sentence, none with a fault of the program. */
@@ -197,8 +200,7 @@ public class OutageTest {
     }
   }
 
-  @Test(dependsOnMethods = "nothingIsLostWhenServerDatabaseAndBrowserDie")
-  public void twoInstancesOnOneDatabaseSeeEachOthersWeights() throws IOException {
+  private void twoInstancesOnOneDatabaseSeeEachOthersWeights() throws IOException {
     int second = Houses.freePort();
     houses.start(second, true);
     Page here = browser.newPage();

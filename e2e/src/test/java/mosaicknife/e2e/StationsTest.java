@@ -9,6 +9,8 @@ import com.microsoft.playwright.options.ColorScheme;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.regex.Pattern;
+import mosaicknife.app.TestLots;
+import mosaicknife.core.anatomy.State;
 import org.testng.annotations.Test;
 
 /** What surrounds the bench: decisions, purposes, the house, light and dark. */
@@ -27,10 +29,11 @@ public class StationsTest extends InBrowser {
     assertThat(page.locator(".use-row.undecided")).hasCount(3);
   }
 
-  @Test(dependsOnMethods = "todayLeadsToWhatNeedsADecision")
+  @Test
   public void aRefusedHoldKeepsWhatWasTypedAndACompleteOneIsStored() {
+    long lot = new TestLots(app).receive("turbot", State.GUTTED, 1, "3.4");
     Page page = signedIn("ines");
-    page.navigate(address("/uses/2"));
+    page.navigate(address("/uses/" + lot));
     Locator row = page.locator("#row-head");
     row.locator("summary").click();
     row.locator("[name=becomes]").fill("soup for Sunday");
@@ -44,7 +47,7 @@ public class StationsTest extends InBrowser {
     row.locator("button:has-text('Hold it')").click();
     assertThat(row.locator("summary")).containsText("freezer, shelf 1, Tobiah Lund");
     assertThat(row.locator("[aria-pressed=true]")).hasText("H");
-    page.navigate(address("/uses/2"));
+    page.navigate(address("/uses/" + lot));
     assertThat(row.locator("[name=becomes]")).hasValue("soup for Sunday");
   }
 

@@ -110,6 +110,7 @@ public class OrderPlacer {
       Map<Long, String> venues,
       Map<Long, String> people,
       Map<Long, String> dishes,
+      String gone,
       Catalogue fish) {
 
     Order order(OrderEntity order) {
@@ -127,9 +128,7 @@ public class OrderPlacer {
                   line ->
                       line.toLine(
                           fish.getSpecies(line.species()),
-                          line.dishId() == null
-                              ? ""
-                              : dishes.getOrDefault(line.dishId(), "a dish that was taken off")))
+                          line.dishId() == null ? "" : dishes.getOrDefault(line.dishId(), gone)))
               .toList(),
           order.version());
     }
@@ -141,6 +140,7 @@ public class OrderPlacer {
         byId(houses.venues()),
         people.names(),
         dishes.all().stream().collect(Collectors.toMap(Dish::id, Dish::name)),
+        houses.house().formats().say("buy.said.dish-taken-off"),
         catalogue.now());
   }
 

@@ -18,11 +18,13 @@ import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CuttingOption;
 import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.plan.Precedence;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -45,6 +47,7 @@ public class OptionChooser {
   private final PeopleRegister people;
   private final ApplicationEventPublisher events;
   private final Clock clock;
+  private final Words words;
 
   OptionChooser(
       LotOptionRepository ofLots,
@@ -55,7 +58,8 @@ public class OptionChooser {
       CurrentPerson current,
       PeopleRegister people,
       ApplicationEventPublisher events,
-      Clock clock) {
+      Clock clock,
+      Words words) {
     this.ofLots = ofLots;
     this.ofHouse = ofHouse;
     this.ways = ways;
@@ -65,6 +69,7 @@ public class OptionChooser {
     this.people = people;
     this.events = events;
     this.clock = clock;
+    this.words = words;
   }
 
   /** A new lot is cut the house's way for its size, else by the house's answers. */
@@ -74,28 +79,28 @@ public class OptionChooser {
     Optional<Way> way = ways.findFor(lot);
     Map<String, Answer> house = ofHouse.answers();
     Choices choices = Choices.USUAL;
-    for (CuttingOption option : CuttingOptions.of(lot.species(), lot.state())) {
-      Optional<String> ofWay =
-          way.map(w -> w.choices().byOption().get(option.code()))
-              .filter(choice -> option.find(choice).isPresent());
-      Optional<Answer> general =
-          Optional.ofNullable(house.get(option.code()))
-              .filter(answer -> option.find(answer.choice()).isPresent());
-      Optional<String> choice = ofWay.or(() -> general.map(Answer::choice));
-      if (choice.isPresent()) {
-        String reason =
-            ofWay.isPresent()
-                ? "the house’s way “%s”".formatted(way.orElseThrow().name())
-                : general.orElseThrow().reason();
-        store(lot.id(), option.code(), choice.get(), reason);
-        choices = choices.with(option.code(), choice.get());
-      }
+    for (Precedence.Answered answer :
+        Precedence.of(
+            CuttingOptions.of(lot.species(), lot.state()),
+            way.map(w -> w.choices().byOption()).orElse(Map.of()),
+            choicesOf(house))) {
+      String reason =
+          answer.source() == Precedence.Source.WAY
+              ? words.say("parts.said.the-way", way.orElseThrow().name())
+              : house.get(answer.option()).reason();
+      store(lot.id(), answer.option(), answer.choice(), reason);
+      choices = choices.with(answer.option(), answer.choice());
     }
     CutPlan plan = layout.plan(lot, choices);
     layout.layOut(lot, plan);
     way.ifPresent(w -> ways.giveFates(lot, w));
     events.publishEvent(
         new PartsLaidOut(lot, plan.parts().stream().map(part -> part.slot().code()).toList()));
+  }
+
+  private static Map<String, String> choicesOf(Map<String, Answer> house) {
+    return house.entrySet().stream()
+        .collect(Collectors.toMap(Map.Entry::getKey, entry -> entry.getValue().choice()));
   }
 
   /**

@@ -44,9 +44,10 @@ import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import org.testng.annotations.BeforeClass;
+import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
-/** Second life and Cost on the worked hake: what the parts become and what a plate then costs. */
+/** Uses and Cost on the worked hake: what the parts become and what a plate then costs. */
 public class PurposePagesTest extends WithDatabase {
 
   private static final String[][] HAKE = {
@@ -62,8 +63,8 @@ public class PurposePagesTest extends WithDatabase {
   private Cookie ines;
   private long lot;
 
-  @BeforeClass
-  void weighTheHake() throws Exception {
+  @BeforeMethod
+  void weighAHake() {
     people.as(
         "ines",
         () -> {
@@ -80,6 +81,15 @@ public class PurposePagesTest extends WithDatabase {
                     ""));
           }
         });
+  }
+
+  private void usual() throws Exception {
+    mvc.perform(post("/uses/" + lot + "/usual").cookie(ines).with(csrf()))
+        .andExpect(redirectedUrl("/uses/" + lot));
+  }
+
+  @BeforeClass
+  void signIn() throws Exception {
     ines =
         List.of(
                 mvc.perform(
@@ -103,10 +113,9 @@ public class PurposePagesTest extends WithDatabase {
         .andExpect(content().string(not(containsString("NaN"))));
   }
 
-  @Test(dependsOnMethods = "costsSayWhatIsMissingBeforeAnythingIsForThePlate")
+  @Test
   public void theUsualPurposesAreOneTap() throws Exception {
-    mvc.perform(post("/uses/" + lot + "/usual").cookie(ines).with(csrf()))
-        .andExpect(redirectedUrl("/uses/" + lot));
+    usual();
     List<Purpose> purposes = new ArrayList<>();
     for (LotPart part : sheets.get(lot).parts()) {
       purposes.add(part.purpose().orElseThrow());
@@ -115,8 +124,9 @@ public class PurposePagesTest extends WithDatabase {
     assertTrue(sheets.get(lot).open().isEmpty());
   }
 
-  @Test(dependsOnMethods = "theUsualPurposesAreOneTap")
+  @Test
   public void theWorkedHakeCostsWhatItShouldOnScreen() throws Exception {
+    usual();
     page("/cost/" + lot)
         .andExpect(content().string(containsString("data-exact=\"€3.9574\"")))
         .andExpect(content().string(containsString("data-exact=\"€3.8210\"")))
@@ -126,8 +136,9 @@ public class PurposePagesTest extends WithDatabase {
         .andExpect(content().string(containsString("≈ 5.400 kg")));
   }
 
-  @Test(dependsOnMethods = "theWorkedHakeCostsWhatItShouldOnScreen")
+  @Test
   public void aValueCreditsOnlyWhatADishOrThePotTakes() throws Exception {
+    usual();
     assign("head", "POT", "value", "1.80/kg");
     assign("frame", "POT", "value", "1.80");
     assign("belly", "SECOND_PLATE", "value", "9.00/kg");
@@ -148,8 +159,9 @@ public class PurposePagesTest extends WithDatabase {
         .andExpect(content().string(containsString("€49.27")));
   }
 
-  @Test(dependsOnMethods = "aValueCreditsOnlyWhatADishOrThePotTakes")
+  @Test
   public void whatIsHeldWithoutPlaceIsRefusedAndWhatWasTypedStays() throws Exception {
+    usual();
     post("frame", "HOLD")
         .apply("until", LocalDate.now(ZoneOffset.UTC).plusDays(2).toString())
         .apply("becomes", "stock on Saturday")
@@ -172,8 +184,9 @@ public class PurposePagesTest extends WithDatabase {
         .andExpect(content().string(containsString("freezer, shelf 2, Tobiah Lund")));
   }
 
-  @Test(dependsOnMethods = "whatIsHeldWithoutPlaceIsRefusedAndWhatWasTypedStays")
+  @Test
   public void aBadValueGetsASentence() throws Exception {
+    usual();
     post("belly", "SECOND_PLATE")
         .apply("value", "plenty")
         .send()
