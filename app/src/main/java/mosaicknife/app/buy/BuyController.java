@@ -3,6 +3,7 @@ package mosaicknife.app.buy;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,12 +11,15 @@ import java.util.UUID;
 import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Supplier;
+import mosaicknife.app.house.SupplierEditor;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.quantity.QuantityFormatException;
@@ -37,6 +41,7 @@ class BuyController {
   private final PriceKeeper prices;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
+  private final SupplierEditor suppliers;
 
   private final Words words;
 
@@ -46,6 +51,7 @@ class BuyController {
       PriceKeeper prices,
       CatalogueEditor catalogue,
       HouseSettings houses,
+      SupplierEditor suppliers,
       Words words) {
     this.words = words;
     this.dishes = dishes;
@@ -53,6 +59,7 @@ class BuyController {
     this.prices = prices;
     this.catalogue = catalogue;
     this.houses = houses;
+    this.suppliers = suppliers;
   }
 
   @GetMapping("/buy")
@@ -92,8 +99,21 @@ class BuyController {
     model.addAttribute("typed", typed);
     model.addAttribute("profiles", ProfileName.values());
     model.addAttribute("pers", Per.values());
-    model.addAttribute("tomorrow", houses.today().plusDays(1));
+    model.addAttribute("deliveries", deliveries(plan));
     return "buy/plan";
+  }
+
+  /** The first day on which each supplier delivers, from tomorrow on. */
+  private Map<String, LocalDate> deliveries(Plan plan) {
+    LocalDate tomorrow = houses.today().plusDays(1);
+    Map<String, LocalDate> first = new HashMap<>();
+    for (Candidate candidate : plan.candidates()) {
+      first.put(candidate.offer().supplier(), tomorrow);
+    }
+    for (Supplier supplier : suppliers.suppliers()) {
+      first.replace(supplier.name(), supplier.days().firstFrom(tomorrow).orElse(tomorrow));
+    }
+    return first;
   }
 
   /** Says how much is wanted; goes back to the plan of the same profile. */

@@ -8,18 +8,26 @@ import static org.testng.Assert.expectThrows;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.Sentences;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.buy.PriceKeeper.Confirmed;
+import mosaicknife.app.house.Supplier;
+import mosaicknife.app.house.SupplierEditor;
+import mosaicknife.app.house.SupplierForm;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.annotations.DataProvider;
@@ -30,6 +38,7 @@ public class BuyPagesTest extends WithPages {
 
   private static final PlanWish WEEKEND = new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, 8);
 
+  @Autowired private SupplierEditor suppliers;
   @Autowired private DishEditor dishes;
   @Autowired private PriceKeeper prices;
   @Autowired private PurchasePlanner plans;
@@ -172,6 +181,36 @@ public class BuyPagesTest extends WithPages {
     assertTrue(page.contains(words), page);
     assertFalse(page.contains("<script>"), "nothing runs");
     assertEquals(dish("Turbot").demand(), turbot.demand());
+  }
+
+  @Test
+  public void theDayOfDeliveryOfferedIsOneOnWhichTheSupplierDelivers() throws Exception {
+    Supplier skerry =
+        suppliers.suppliers().stream()
+            .filter(known -> known.name().equals("Grey Skerry Landings"))
+            .findFirst()
+            .orElseThrow();
+    LocalDate day = tomorrow().plusDays(3);
+    try {
+      people.as(
+          "ines", () -> suppliers.change(skerry.id(), on(skerry, Set.of(day.getDayOfWeek()))));
+      Document page =
+          Jsoup.parse(page("ines", "/buy/dishes/" + dish("Hake, brown").id() + "?profile=WEEKEND"));
+      int seen = 0;
+      for (Element bar : page.select(".candidates > li")) {
+        if (bar.select(".candidate-name small").text().startsWith("Grey Skerry Landings")) {
+          assertEquals(bar.select("[name=deliverOn]").val(), day.toString());
+          seen++;
+        }
+      }
+      assertTrue(seen > 0, "no candidate of that supplier");
+    } finally {
+      people.as("ines", () -> suppliers.change(skerry.id(), on(skerry, skerry.days().days())));
+    }
+  }
+
+  private static SupplierForm on(Supplier supplier, Set<DayOfWeek> days) {
+    return new SupplierForm(supplier.contact(), supplier.phone(), supplier.note(), days);
   }
 
   @Test
