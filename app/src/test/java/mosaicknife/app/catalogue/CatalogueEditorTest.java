@@ -201,7 +201,7 @@ public class CatalogueEditorTest extends WithPages {
       {"Silver one", "", "1 kg", "Which fish does it look like"},
       {"Silver one", "round-bodied", "", "No weight was typed"},
       {"Silver one", "round-bodied", "-2 kg", "2"},
-      {"Silver one", "round-bodied", "900 kg", "10 g to 400 kg"},
+      {"Silver one", "round-bodied", "900 kg", "between 10 g and 400.000 kg"},
       {"魚", "round-bodied", "1 kg", "Latin letters"},
     };
   }
