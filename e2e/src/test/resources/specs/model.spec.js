@@ -6,9 +6,9 @@ const weight = (id, slot, more = {}) => ({ id, slot, fish: 1, text: "300 g", fie
 describe("the next part", () => {
   const parts = [
     part("fins", { skipped: true }),
-    part("head", { taken: [{ id: "a", fish: 1, text: "612 g" }] }),
+    part("head", { taken: [{ id: "a", fish: 1, text: "612 g", at: 1 }] }),
     part("pieces", { row: true }),
-    part("left", { taken: [{ id: "b", fish: 2, text: "410 g" }] }),
+    part("left", { taken: [{ id: "b", fish: 2, text: "410 g", at: 2 }] }),
   ];
   it("is the first that is to be weighed and has no weight of this fish", () => {
     expect(nextPart(parts, 1).slot).toBe("left");
@@ -18,7 +18,15 @@ describe("the next part", () => {
     expect(nextPart([parts[0], parts[1]], 1)).toBeNull();
   });
   it("counts a weight of all fish together for each of them", () => {
-    expect(nextPart([part("guts", { taken: [{ id: "c", fish: 0, text: "90 g" }] })], 7)).toBeNull();
+    expect(nextPart([part("guts", { taken: [{ id: "c", fish: 0, text: "90 g", at: 3 }] })], 7)).toBeNull();
+  });
+  it("goes on from the one weighed last and comes back to what was passed over", () => {
+    const cut = [part("fins"), part("head"), part("left"), part("right"), part("frame")];
+    const after = laidOver(cut, [weight("a", "left")]);
+    expect(nextPart(after, 1).slot).toBe("right");
+    const end = laidOver(cut, [weight("a", "left"), weight("b", "frame"), weight("c", "right")]);
+    expect(nextPart(end, 1).slot).toBe("fins");
+    expect(nextPart(after, 2).slot).toBe("fins");
   });
   it("moves on by itself, but not from a part that was chosen by hand", () => {
     expect(placeAfter({ fish: 1, part: "head", byHand: false }, parts).part).toBe("left");
@@ -38,11 +46,11 @@ describe("a part that is weighed piece by piece", () => {
 describe("what was done here", () => {
   const model = {
     stamp: 5, person: 3, mine: "a",
-    parts: [part("head", { taken: [{ id: "a", fish: 1, text: "612 g" }] }), part("left")],
+    parts: [part("head", { taken: [{ id: "a", fish: 1, text: "612 g", at: 1 }] }), part("left")],
   };
   it("is laid over the server's parts and leaves them as they are", () => {
     const parts = laidOver(model.parts, [weight("b", "left")]);
-    expect(parts[1].taken).toEqual([{ id: "b", fish: 1, text: "300 g", waits: true }]);
+    expect(parts[1].taken).toEqual([{ id: "b", fish: 1, text: "300 g", at: 1e15, waits: true }]);
     expect(model.parts[1].taken).toEqual([]);
   });
   it("waits until the server has it", () => {

@@ -317,7 +317,10 @@ document.addEventListener("click", (event) => {
 const showGuide = () => {
   const guide = byId("guide");
   const button = byId("guide-open");
-  if (!guide || !button) return;
+  if (!guide || !button) {
+    page.classList.remove("guided");
+    return;
+  }
   const wanted = localStorage.getItem("bench-guide") || (button.dataset.first === "true" ? "open" : "folded");
   guide.hidden = wanted !== "open";
   button.setAttribute("aria-expanded", String(wanted === "open"));

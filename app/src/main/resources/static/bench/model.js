@@ -1,7 +1,8 @@
 // What is on the board: the server's model of a lot, and what this bench did that the server does not show yet.
 // Plain functions over plain values; no page, no network.
 //
-// A part is {slot, number, name, row, skipped, expected, taken: [{id, fish, text, waits}]}; fish 0 is all together.
+// A part is {slot, number, name, row, skipped, expected, taken: [{id, fish, text, at, waits}]}; fish 0 is all
+// together.
 // An op is what was done here: {id, slot, fish, text, acked, fields: {supersedes}} is a weight,
 // with takesBack (and before, what counts again) it takes one back.
 
@@ -12,14 +13,34 @@ export const takenOf = (part, fish) =>
 /** The pieces of a part that is weighed piece by piece. */
 export const piecesOf = (part, fish) => (part.row ? part.taken.filter((t) => t.fish === fish) : []);
 
-/** The first part of a fish that has no weight yet. */
-export const nextPart = (parts, fish) =>
-  parts.find((part) => !part.skipped && !part.row && !takenOf(part, fish)) || null;
+/** Where the part stands that was weighed last of a fish; -1 if none was. */
+const lastWeighed = (parts, fish) => {
+  let last = -1;
+  let latest = -Infinity;
+  parts.forEach((part, i) => part.taken.forEach((t) => {
+    if ((t.fish !== fish && t.fish !== 0) || t.at < latest) return;
+    latest = t.at;
+    last = i;
+  }));
+  return last;
+};
 
-const withOp = (part, op) => {
+/** The next part of a fish that has no weight yet: on from the one weighed last, then what was passed over. */
+export const nextPart = (parts, fish) => {
+  const from = lastWeighed(parts, fish) + 1;
+  const order = [...parts.slice(from), ...parts.slice(0, from)];
+  return order.find((part) => !part.skipped && !part.row && !takenOf(part, fish)) || null;
+};
+
+/** What was done here is later than anything the server told, whatever the clocks say. */
+const LATER = 1e15;
+
+const withOp = (part, op, turn) => {
   const replaced = op.takesBack || op.fields.supersedes;
   const rest = part.taken.filter((t) => t.id !== op.id && t.id !== replaced);
-  if (!op.takesBack) return [...rest, { id: op.id, fish: op.fish, text: op.text, waits: !op.acked }];
+  if (!op.takesBack) {
+    return [...rest, { id: op.id, fish: op.fish, text: op.text, at: LATER + turn, waits: !op.acked }];
+  }
   return op.before ? [...rest, op.before] : rest;
 };
 
@@ -27,7 +48,8 @@ const withOp = (part, op) => {
 export const laidOver = (parts, ops) =>
   parts.map((part) => ({
     ...part,
-    taken: ops.filter((op) => op.slot === part.slot).reduce((taken, op) => withOp({ taken }, op), part.taken),
+    taken: ops.reduce(
+      (taken, op, turn) => (op.slot === part.slot ? withOp({ taken }, op, turn) : taken), part.taken),
   }));
 
 /** The model after the server has taken an op, should its next sheet not come. */

@@ -37,7 +37,11 @@ export const showTray = (chosenId, word) => {
 
 const drawPart = (part, fish, isChosen, word) => {
   const row = document.querySelector(`.tally tr[data-slot="${CSS.escape(part.slot)}"]`);
-  if (!row || part.skipped) return;
+  if (!row) return;
+  if (part.skipped && !part.taken.length) {
+    row.classList.toggle("chosen", isChosen);
+    return;
+  }
   const taken = takenOf(part, fish);
   const pieces = piecesOf(part, fish);
   const waits = taken ? taken.waits : pieces.some((t) => t.waits);
@@ -62,6 +66,7 @@ const drawNext = (parts, chosen, place, fishes, word) => {
     bits.push(element("i", chosen.number), element("b", chosen.name));
     if (fishes > 1) bits.push(element("span", place.fish > 0 ? word("fish", place.fish) : word("together"), "of"));
     if (taken) bits.push(element("em", word("was", taken.text), "was"));
+    else if (chosen.skipped) bits.push(element("em", word("left-out"), "was"));
     else if (chosen.row) bits.push(element("em", word("each-is-one"), "row-count"));
     else if (chosen.expected && fishes === 1) bits.push(element("em", chosen.expected));
   }
@@ -78,7 +83,7 @@ const drawNext = (parts, chosen, place, fishes, word) => {
 
 /** The parts as they stand, and the one that is next. */
 export const drawParts = (parts, place, fishes, word) => {
-  const chosen = parts.find((p) => p.slot === place.part && !p.skipped);
+  const chosen = parts.find((p) => p.slot === place.part);
   parts.forEach((part) => drawPart(part, place.fish, part === chosen, word));
   drawNext(parts, chosen, place, fishes, word);
   // what only the server can tell is not left standing as if it were still true

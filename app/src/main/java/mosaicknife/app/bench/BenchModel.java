@@ -33,7 +33,7 @@ record BenchModel(
       List<TakenModel> taken) {}
 
   /** A weighing that stands. */
-  record TakenModel(UUID id, int fish, String text) {}
+  record TakenModel(UUID id, int fish, String text, long at) {}
 
   static BenchModel of(
       Instant now, LotSheet sheet, long person, Optional<UUID> mine, Formats formats) {
@@ -56,7 +56,9 @@ record BenchModel(
         part.skipped(),
         part.expected().map(formats::about).orElse(""),
         part.taken().stream()
-            .map(t -> new TakenModel(t.id(), t.fish(), formats.mass(t.mass())))
+            .map(
+                t ->
+                    new TakenModel(t.id(), t.fish(), formats.mass(t.mass()), t.at().toEpochMilli()))
             .toList());
   }
 }

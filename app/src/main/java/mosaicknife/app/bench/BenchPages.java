@@ -58,6 +58,7 @@ class BenchPages {
           "together",
           "was",
           "pieces",
+          "left-out",
           "each-is-one",
           "waits-one",
           "waits-other",

@@ -64,8 +64,7 @@ record BenchView(
   static BenchView of(
       LotSheet sheet, Optional<String> wanted, int fishNo, boolean suspected, Formats formats) {
     Lot lot = sheet.lot();
-    Optional<LotPart> selected =
-        wanted.flatMap(sheet::find).filter(part -> !part.skipped()).or(() -> sheet.next(fishNo));
+    Optional<LotPart> selected = wanted.flatMap(sheet::find).or(() -> sheet.next(fishNo));
     Optional<Weighing> previous =
         selected.filter(part -> !part.inARow()).flatMap(part -> part.find(fishNo));
     List<Integer> choices = new ArrayList<>();

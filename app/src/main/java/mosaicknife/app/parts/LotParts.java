@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.lot.PartWeighedAfterAll;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.finding.Finding;
@@ -19,6 +20,7 @@ import mosaicknife.core.lot.Part;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -167,6 +169,11 @@ public class LotParts {
       part.skip();
     }
     events.publishEvent(new LotChanged(lotId));
+  }
+
+  @EventListener
+  void expect(PartWeighedAfterAll event) {
+    part(event.lotId(), event.slot()).expectAgain();
   }
 
   private LotPartEntity part(long lotId, String slot) {

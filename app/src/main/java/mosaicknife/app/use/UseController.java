@@ -1,5 +1,6 @@
 package mosaicknife.app.use;
 
+import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.house.HouseSettings;
@@ -96,8 +97,12 @@ class UseController {
   }
 
   @PostMapping("/uses/{id}/usual")
-  String usual(@PathVariable long id) {
-    usual.ofWeighed(id);
+  String usual(@PathVariable long id, RedirectAttributes later) {
+    List<String> left = usual.ofWeighed(id);
+    if (!left.isEmpty()) {
+      later.addFlashAttribute(
+          "left", words.say("use.said.no-usual-purpose", String.join(", ", left)));
+    }
     return "redirect:/uses/" + id;
   }
 

@@ -1,5 +1,7 @@
 package mosaicknife.app.use;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.parts.PurposeAssigner;
 import mosaicknife.app.parts.Use;
@@ -28,16 +30,20 @@ public class UsualPurposes {
    * Gives every weighed part that is still open its usual purpose.
    *
    * @param lotId the lot number
+   * @return the names of the parts that have no usual purpose and stay open
    * @throws mosaicknife.app.shared.Refusal if the lot is closed or someone decided first
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
-  public void ofWeighed(long lotId) {
+  public List<String> ofWeighed(long lotId) {
     LotSheet sheet = sheets.get(lotId);
+    List<String> left = new ArrayList<>();
     for (LotPart part : sheet.open()) {
       usual(sheet, part)
-          .ifPresent(
-              purpose -> purposes.assign(lotId, part.slot(), part.version(), purpose, Use.PLAIN));
+          .ifPresentOrElse(
+              purpose -> purposes.assign(lotId, part.slot(), part.version(), purpose, Use.PLAIN),
+              () -> left.add(part.name()));
     }
+    return left;
   }
 
   /**

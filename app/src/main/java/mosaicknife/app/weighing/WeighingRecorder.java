@@ -12,6 +12,7 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.lot.PartWeighedAfterAll;
 import mosaicknife.app.parts.WeighedParts;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
@@ -96,6 +97,9 @@ public class WeighingRecorder implements WeighedParts {
       weighing.after(last.get(), follow(at.getName(), last.get(), take));
     }
     weighings.saveAndFlush(weighing);
+    if (at.getSkipped()) {
+      events.publishEvent(new PartWeighedAfterAll(take.lotId(), take.slot()));
+    }
     events.publishEvent(new LotChanged(take.lotId(), take.id().toString()));
     return new Weighed(at.getName(), mass);
   }

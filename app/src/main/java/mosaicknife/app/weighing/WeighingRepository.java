@@ -46,6 +46,7 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
   String PLACE =
       """
       select p.id as part, p.name as name, p.parent_id as parent, p.in_a_row as row,
+             p.skipped as skipped,
              coalesce(l.own_mg, l.invoiced_mg) as purchased, l.fish_count as fish,
              l.received_at as received, l.finished_at is not null as finished
       from lot l left join lot_part p on p.lot_id = l.id and p.slot = :slot
@@ -72,6 +73,8 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
     Long getParent();
 
     Boolean getRow();
+
+    Boolean getSkipped();
 
     long getPurchased();
 

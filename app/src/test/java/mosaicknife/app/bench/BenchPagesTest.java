@@ -23,6 +23,8 @@ import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.quantity.Mass;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -382,5 +384,31 @@ public class BenchPagesTest extends WithPages {
     model = model.substring(model.indexOf('>') + 1, model.indexOf("</script>"));
     assertTrue(model.contains("\"lot\":7,"), model);
     assertFalse(model.contains("<"));
+  }
+
+  @Test
+  public void aPartLeftOutCanBeChosenAndAWeightTakesItBackIn() throws Exception {
+    long lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "2.000");
+    follow("tobiah", "/bench/" + lot + "/skip", "part", "fins", "fish", "1");
+    assertTrue(part(lot, "fins").skipped());
+    Document page = Jsoup.parse(page("tobiah", "/bench/" + lot + "?part=fins"));
+    assertTrue(page.select("#next-part").text().startsWith("1 Fins and tail left out;"));
+    assertEquals(
+        page.select("#take [name=part]").val(), "fins", "and no other part gets its weight");
+    MockHttpServletResponse answer =
+        quietly(
+            "tobiah",
+            weighings(lot),
+            "id",
+            UUID.randomUUID().toString(),
+            "part",
+            "fins",
+            "source",
+            "typed",
+            "typed",
+            "48 g");
+    assertEquals(answer.getStatus(), 200, text(answer));
+    assertFalse(part(lot, "fins").skipped());
+    assertEquals(part(lot, "fins").mass(), Mass.ofGrams(48));
   }
 }

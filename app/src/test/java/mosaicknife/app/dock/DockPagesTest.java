@@ -140,18 +140,24 @@ public class DockPagesTest extends WithPages {
   }
 
   @Test
-  public void whoDecidesOtherwiseSaysWhyAndARefusedLotIsNeverRaw() {
+  public void whoIsLessStrictSaysWhyAndARefusedLotIsNeverRaw() {
     people.as(
         "tobiah",
         () -> {
           long lot = receive("hake", 1, "2.0", Arrival.UNASKED).id();
+          assertEquals(inspections.judge(lots.get(lot), all(2)).proposal(), Fitness.POT);
           Refusal why =
               expectThrows(
                   Refusal.class,
-                  () -> inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, " "));
+                  () -> inspections.inspect(lot, UUID.randomUUID(), all(2), Fitness.COOK, " "));
           assertTrue(words.say(why).contains("Write down why"), words.say(why));
-          inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, "the boat iced it late");
-          assertEquals(lots.get(lot).inspection().orElseThrow().reason(), "the boat iced it late");
+          inspections.inspect(lot, UUID.randomUUID(), all(2), Fitness.COOK, "only the skin dried");
+          assertEquals(lots.get(lot).inspection().orElseThrow().reason(), "only the skin dried");
+          inspections.inspect(lot, UUID.randomUUID(), all(1), Fitness.POT, "");
+          assertEquals(
+              lots.get(lot).inspection().orElseThrow().decision(),
+              Fitness.POT,
+              "to be stricter needs no reason");
           Refusal never =
               expectThrows(
                   Refusal.class,

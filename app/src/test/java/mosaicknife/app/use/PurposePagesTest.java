@@ -24,6 +24,7 @@ import mosaicknife.app.account.DemoAccounts;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.lot.Delivery;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.Take;
@@ -58,6 +59,7 @@ public class PurposePagesTest extends WithDatabase {
   @Autowired private LotRegister lots;
   @Autowired private WeighingRecorder bench;
   @Autowired private LotSheets sheets;
+  @Autowired private LotParts parts;
   @Autowired private CatalogueEditor catalogue;
 
   private Cookie ines;
@@ -122,6 +124,26 @@ public class PurposePagesTest extends WithDatabase {
     }
     assertEquals(purposes.stream().filter(Purpose.PLATE::equals).count(), 2);
     assertTrue(sheets.get(lot).open().isEmpty());
+  }
+
+  @Test
+  public void aPartWithoutUsualPurposeIsNamed() throws Exception {
+    people.as(
+        "ines",
+        () -> {
+          String scraped = parts.addPart(lot, "scrapings", "");
+          bench.take(
+              new Take(
+                  UUID.randomUUID(),
+                  lot,
+                  scraped,
+                  1,
+                  Entry.of(MassText.parse("20 g", MassUnit.GRAM)),
+                  Optional.empty(),
+                  ""));
+        });
+    mvc.perform(post("/uses/" + lot + "/usual").cookie(ines).with(csrf()))
+        .andExpect(flash().attribute("left", containsString("Scrapings")));
   }
 
   @Test

@@ -225,16 +225,16 @@ public final class LotRules {
   }
 
   /**
-   * Looks at the decision on an inspected lot: it may differ from what the signs propose, with a
-   * reason, but what they refuse is never for raw.
+   * Looks at the decision on an inspected lot: it may be laxer than what the signs propose, with a
+   * reason, but what they refuse is never for raw. To be stricter needs no reason.
    *
    * @param judged what the signs say
    * @param decision the decision
-   * @param reason why it differs, possibly empty
+   * @param reason why it is laxer, possibly empty
    * @return what is wrong, or nothing
    */
   public static Optional<Finding> decision(Freshness judged, Fitness decision, String reason) {
-    if (decision != judged.proposal() && reason.isEmpty()) {
+    if (decision.compareTo(judged.proposal()) < 0 && reason.isEmpty()) {
       return found(LotProblem.REASON_MISSING, "reason", judged.proposal(), decision);
     }
     return judged.proposal() == Fitness.REFUSE && decision == Fitness.RAW

@@ -1,7 +1,9 @@
 package mosaicknife.core.lot;
 
 import java.math.RoundingMode;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -291,15 +293,35 @@ public record LotSheet(
   }
 
   /**
-   * Returns the next part to weigh for one fish: the first in cutting order that is not weighed.
+   * Returns the next part to weigh for one fish. The order is the butcher's: it goes on after the
+   * part that was weighed last, in cutting order, and comes back to what was passed over at the
+   * end.
    *
    * @param fishNo the fish, or 0 for all together
    * @return the part; empty when all are weighed
    */
   public Optional<LotPart> next(int fishNo) {
-    return expectedParts().stream()
-        .filter(part -> !part.inARow() && part.find(fishNo).isEmpty())
+    List<LotPart> order = new ArrayList<>(parts);
+    Collections.rotate(order, -(lastWeighed(fishNo) + 1));
+    return order.stream()
+        .filter(part -> !part.skipped() && !part.inARow() && part.find(fishNo).isEmpty())
         .findFirst();
+  }
+
+  /** Where the part stands that was weighed last of a fish; -1 if none was. */
+  private int lastWeighed(int fishNo) {
+    int last = -1;
+    Instant latest = Instant.MIN;
+    for (int i = 0; i < parts.size(); i++) {
+      for (Weighing taken : parts.get(i).taken()) {
+        boolean ofFish = taken.fish() == fishNo || taken.fish() == 0;
+        if (ofFish && !taken.at().isBefore(latest)) {
+          latest = taken.at();
+          last = i;
+        }
+      }
+    }
+    return last;
   }
 
   /**

@@ -13,6 +13,8 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.Freshness;
 import mosaicknife.core.safety.Sign;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -184,5 +186,23 @@ public class LotRulesTest {
     assertEquals(
         what(LotRules.measured(three, 4, Mass.ofGrams(4000))),
         Optional.of(LotProblem.MORE_FISH_MEASURED));
+  }
+
+  private static final List<Finding> WHY = List.of(Finding.of(LotProblem.SIGN_NOT_LOOKED_AT));
+
+  @Test
+  public void whoIsLessStrictThanTheSignsSaysWhy() {
+    Freshness cook = new Freshness(0.3, 5, Fitness.COOK, WHY);
+    assertEquals(LotRules.decision(cook, Fitness.COOK, ""), Optional.empty());
+    assertEquals(LotRules.decision(cook, Fitness.POT, ""), Optional.empty(), "stricter");
+    assertEquals(LotRules.decision(cook, Fitness.REFUSE, ""), Optional.empty(), "stricter");
+    assertEquals(
+        LotRules.decision(cook, Fitness.RAW, "").orElseThrow().what(), LotProblem.REASON_MISSING);
+    assertEquals(LotRules.decision(cook, Fitness.RAW, "landed an hour ago"), Optional.empty());
+    Freshness refuse = new Freshness(0.9, 0, Fitness.REFUSE, WHY);
+    assertEquals(
+        LotRules.decision(refuse, Fitness.RAW, "I like it").orElseThrow().what(),
+        LotProblem.REFUSED_FOR_RAW);
+    assertEquals(LotRules.decision(refuse, Fitness.POT, "smell was the box"), Optional.empty());
   }
 }

@@ -100,6 +100,19 @@ public class LotSheetTest {
     assertEquals(worked.leftOut(), List.of(Line.EXTRAS));
   }
 
+  /** One side first, then the frame, then the rest: the order is the butcher's. */
+  @Test
+  public void theNextPartIsTheOneAfterTheLastAndWhatWasPassedOverComesAtTheEnd() {
+    TestLot lot = hake().weigh("fillet-left", 1, 1310);
+    assertEquals(lot.sheet().next(1).orElseThrow().slot(), "fillet-right");
+    lot.weigh("fillet-right", 1, 1300).weigh("frame", 1, 626);
+    assertEquals(lot.sheet().next(1).orElseThrow().slot(), "fins", "back to the first passed over");
+    lot.weigh("belly", 1, 184);
+    assertEquals(lot.sheet().next(1).orElseThrow().slot(), "fins");
+    lot.weigh("gills", 1, 65);
+    assertEquals(lot.sheet().next(1).orElseThrow().slot(), "head");
+  }
+
   @Test
   public void aLotGoesFromTheFirstWeightToTheClosedDoor() {
     TestLot lot = hake();
@@ -110,7 +123,7 @@ public class LotSheetTest {
 
     sheet = lot.weigh("head", 1, 1015).sheet();
     assertEquals(sheet.nextStep(), NextStep.WEIGH_ON);
-    assertEquals(sheet.next(1).orElseThrow().slot(), "fins", "out of order is fine");
+    assertEquals(sheet.next(1).orElseThrow().slot(), "collar", "it goes on from there");
     assertEquals(sheet.weightsTaken(), 1);
     assertFalse(sheet.isDone(Station.BENCH));
 
