@@ -3,11 +3,11 @@ package mosaicknife.app.buy;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
@@ -19,7 +19,6 @@ import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Specification;
-import mosaicknife.core.buying.Candidate;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.quantity.QuantityFormatException;
@@ -99,21 +98,15 @@ class BuyController {
     model.addAttribute("typed", typed);
     model.addAttribute("profiles", ProfileName.values());
     model.addAttribute("pers", Per.values());
-    model.addAttribute("deliveries", deliveries(plan));
+    model.addAttribute("deliveries", deliveries());
     return "buy/plan";
   }
 
-  /** The first day on which each supplier delivers, from tomorrow on. */
-  private Map<String, LocalDate> deliveries(Plan plan) {
+  /** The day each supplier would deliver on, from tomorrow on. */
+  private Map<String, LocalDate> deliveries() {
     LocalDate tomorrow = houses.today().plusDays(1);
-    Map<String, LocalDate> first = new HashMap<>();
-    for (Candidate candidate : plan.candidates()) {
-      first.put(candidate.offer().supplier(), tomorrow);
-    }
-    for (Supplier supplier : suppliers.suppliers()) {
-      first.replace(supplier.name(), supplier.days().firstFrom(tomorrow).orElse(tomorrow));
-    }
-    return first;
+    return suppliers.suppliers().stream()
+        .collect(Collectors.toMap(Supplier::name, s -> s.days().proposed(tomorrow)));
   }
 
   /** Says how much is wanted; goes back to the plan of the same profile. */

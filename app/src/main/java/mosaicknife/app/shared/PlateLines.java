@@ -1,7 +1,6 @@
 package mosaicknife.app.shared;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.cost.PlateCost.Line;
@@ -46,20 +45,12 @@ public record PlateLines(List<Row> rows, String total, String leftOut) {
                         (measured && line.getKey() != Line.LABOUR ? "" : "≈\u00a0")
                             + formats.money(line.getValue())))
             .toList();
-    return new PlateLines(
-        rows, "≈\u00a0" + formats.money(plate.total()), leftOut(plate, formats).orElse(""));
+    return new PlateLines(rows, "≈\u00a0" + formats.money(plate.total()), leftOut(plate, formats));
   }
 
-  private static Optional<String> leftOut(PlateCost plate, Formats formats) {
-    return plate.leftOut().stream()
-        .map(formats::say)
-        .collect(
-            Collectors.collectingAndThen(
-                Collectors.joining(", "),
-                names ->
-                    names.isEmpty()
-                        ? Optional.empty()
-                        : Optional.of(formats.say("shared.plate.left-out", names))));
+  private static String leftOut(PlateCost plate, Formats formats) {
+    String names = plate.leftOut().stream().map(formats::say).collect(Collectors.joining(", "));
+    return names.isEmpty() ? "" : formats.say("shared.plate.left-out", names);
   }
 
   /**

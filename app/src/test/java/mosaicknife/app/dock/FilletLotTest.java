@@ -51,6 +51,33 @@ public class FilletLotTest extends WithPages {
     return order;
   }
 
+  /** Receives hake fillet for an order line; the number of fish is typed and of no meaning. */
+  private String receive(long line, String invoiced) throws Exception {
+    return follow(
+        "tobiah",
+        "/dock/receive",
+        "id",
+        UUID.randomUUID().toString(),
+        "line",
+        Long.toString(line),
+        "species",
+        "hake",
+        "state",
+        "FILLETS",
+        "fish",
+        "9",
+        "origin",
+        "WILD",
+        "landedOn",
+        LocalDate.now(clock).toString(),
+        "supplier",
+        "Marram Quay Fish",
+        "venue",
+        Long.toString(houses.venues().get(0).id()),
+        "invoiced",
+        invoiced);
+  }
+
   /** 5.040 kg came of 5.000 kg ordered: 28 portions of 180 g at 29.50 x 5.04 / 28 = 5.31. */
   @Test
   public void filletIsReceivedBecomesALotAndClosesItsOrder() throws Exception {
@@ -61,30 +88,7 @@ public class FilletLotTest extends WithPages {
     assertEquals(form.select("[name=state][checked]").val(), "FILLETS");
     assertEquals(form.select("[name=species][checked]").val(), "hake");
 
-    String received =
-        follow(
-            "tobiah",
-            "/dock/receive",
-            "id",
-            UUID.randomUUID().toString(),
-            "line",
-            Long.toString(line),
-            "species",
-            "hake",
-            "state",
-            "FILLETS",
-            "fish",
-            "9",
-            "origin",
-            "WILD",
-            "landedOn",
-            LocalDate.now(clock).toString(),
-            "supplier",
-            "Marram Quay Fish",
-            "venue",
-            Long.toString(houses.venues().get(0).id()),
-            "invoiced",
-            "5.040 kg");
+    String received = receive(line, "5.040 kg");
     assertTrue(received.contains("As ordered"), received);
     assertEquals(orders.get(order).status(), OrderStatus.CLOSED, "all of it came");
 
@@ -110,28 +114,7 @@ public class FilletLotTest extends WithPages {
   public void lessThanOrderedIsSaidAndTheOrderStaysOpen() throws Exception {
     long order = placed("4");
     long line = orders.get(order).lines().get(0).id();
-    String received =
-        follow(
-            "tobiah",
-            "/dock/receive",
-            "id",
-            UUID.randomUUID().toString(),
-            "line",
-            Long.toString(line),
-            "species",
-            "hake",
-            "state",
-            "FILLETS",
-            "origin",
-            "WILD",
-            "landedOn",
-            LocalDate.now(clock).toString(),
-            "supplier",
-            "Marram Quay Fish",
-            "venue",
-            Long.toString(houses.venues().get(0).id()),
-            "invoiced",
-            "3 kg");
+    String received = receive(line, "3 kg");
     assertTrue(
         received.contains("1.000 kg less came than was ordered: 3.000 kg of 4.000 kg."), received);
     assertEquals(orders.get(order).status(), OrderStatus.PLACED);

@@ -48,6 +48,16 @@ public record DeliveryDays(Set<DayOfWeek> days) {
   }
 
   /**
+   * Proposes a day of delivery.
+   *
+   * @param from the first day that suits
+   * @return the first day of delivery from then on; that day itself while the days are not known
+   */
+  public LocalDate proposed(LocalDate from) {
+    return firstFrom(from).orElse(from);
+  }
+
+  /**
    * Says whether an order for a day can come.
    *
    * @param supplier the name of the supplier, for the finding

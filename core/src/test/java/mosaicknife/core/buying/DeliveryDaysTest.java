@@ -46,5 +46,7 @@ public class DeliveryDaysTest {
   public void nothingIsSaidWhileNobodyKnowsTheDays() {
     assertEquals(DeliveryDays.UNKNOWN.check("Holm Sound Boats", WEDNESDAY), Optional.empty());
     assertEquals(DeliveryDays.UNKNOWN.firstFrom(WEDNESDAY), Optional.empty());
+    assertEquals(DeliveryDays.UNKNOWN.proposed(WEDNESDAY), WEDNESDAY);
+    assertEquals(TWICE_A_WEEK.proposed(WEDNESDAY), LocalDate.of(2026, 11, 27));
   }
 }
