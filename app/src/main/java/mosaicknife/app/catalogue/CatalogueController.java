@@ -19,6 +19,7 @@ import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.StartingFigures.HeadSize;
 import mosaicknife.core.anatomy.StartingFigures.Ribs;
+import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
@@ -166,6 +167,7 @@ class CatalogueController {
             .findPlan(code)
             .orElseThrow(() -> Refusal.ofMissing("catalogue.problem.there-is-no-such-body"));
     model.addAttribute("plan", plan);
+    model.addAttribute("routes", CuttingOptions.routesOf(plan));
     model.addAttribute("drawing", SpeciesView.drawing(plan));
     model.addAttribute("profiles", ProfilePicture.of(plan, houses.house().formats()));
     model.addAttribute(

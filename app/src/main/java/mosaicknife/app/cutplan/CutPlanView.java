@@ -132,7 +132,7 @@ record CutPlanView(
   private static List<OptionRow> options(Ground source, CutPlan plan) {
     List<OptionRow> rows = new ArrayList<>();
     Lot lot = source.sheet().lot();
-    for (CuttingOption option : CuttingOptions.of(lot.species(), lot.state())) {
+    for (CuttingOption option : CuttingOptions.of(lot.species(), lot.state(), plan.choices())) {
       CuttingOption.Choice chosen = plan.choices().in(option);
       Optional<Answer> house = Optional.ofNullable(source.house().get(option.code()));
       String houseChoice =

@@ -158,6 +158,10 @@ class LotPartEntity {
     return number;
   }
 
+  void number(int now) {
+    number = now;
+  }
+
   boolean isPlanned() {
     return planned;
   }

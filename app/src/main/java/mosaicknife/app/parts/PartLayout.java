@@ -1,5 +1,7 @@
 package mosaicknife.app.parts;
 
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -56,7 +58,10 @@ class PartLayout {
     List<String> had = before.parts().stream().map(part -> part.slot().code()).toList();
     List<LotPartEntity> rows = parts.findByLotIdInOrderByNumber(List.of(lot.id()));
     Map<String, LotPartEntity> bySlot =
-        rows.stream().collect(Collectors.toMap(LotPartEntity::slot, Function.identity()));
+        rows.stream()
+            .collect(
+                Collectors.toMap(
+                    LotPartEntity::slot, Function.identity(), (a, b) -> a, HashMap::new));
     List<String> planned = plan.parts().stream().map(part -> part.slot().code()).toList();
     for (LotPartEntity row : rows) {
       if (planned.contains(row.slot())) {
@@ -70,8 +75,30 @@ class PartLayout {
     int number = rows.stream().mapToInt(LotPartEntity::number).max().orElse(0);
     for (CutPlan.Planned part : plan.parts()) {
       if (!bySlot.containsKey(part.slot().code())) {
-        parts.save(LotPartEntity.planned(lot.id(), part.slot(), ++number));
+        LotPartEntity added = LotPartEntity.planned(lot.id(), part.slot(), ++number);
+        bySlot.put(added.slot(), parts.save(added));
       }
+    }
+    if (rows.stream().noneMatch(row -> weighed.isWeighed(row.id()))) {
+      number(planned, bySlot);
+    }
+  }
+
+  /**
+   * Before the first weight the numbers follow the route; after it a number stays with its part.
+   */
+  private static void number(List<String> planned, Map<String, LotPartEntity> bySlot) {
+    int number = 0;
+    for (String slot : planned) {
+      bySlot.get(slot).number(++number);
+    }
+    List<LotPartEntity> others =
+        bySlot.values().stream()
+            .filter(row -> !planned.contains(row.slot()))
+            .sorted(Comparator.comparingInt(LotPartEntity::number))
+            .toList();
+    for (LotPartEntity row : others) {
+      row.number(++number);
     }
   }
 

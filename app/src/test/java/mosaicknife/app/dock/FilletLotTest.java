@@ -107,7 +107,7 @@ public class FilletLotTest extends WithPages {
     for (String address : new String[] {"/bench/", "/plan/", "/uses/", "/dock/"}) {
       assertTrue(page("tobiah", address + lot).contains("Hake"), address);
     }
-    assertFalse(page("tobiah", "/plan/" + lot).contains("option-service"));
+    assertFalse(page("tobiah", "/plan/" + lot).contains("option-route"));
   }
 
   @Test

@@ -13,7 +13,6 @@ import mosaicknife.core.check.Check;
  * @param name the name on screen
  * @param special what is special about cutting it, one line
  * @param slots the parts in cutting order
- * @param routes the ways to break it, the usual one first
  * @param thickness how thick one side is along the body; with the drawing it makes the mass profile
  * @param work how long one takes to break
  * @param traits what rules ask of a plan, instead of its code
@@ -24,7 +23,6 @@ public record BodyPlan(
     String name,
     String special,
     List<PartSlot> slots,
-    List<Route> routes,
     Thickness thickness,
     Work work,
     Set<Trait> traits,
@@ -46,7 +44,6 @@ public record BodyPlan(
     Check.text(name, "name");
     Check.text(special, "special");
     slots = List.copyOf(Check.notEmpty(slots, "slots"));
-    routes = List.copyOf(Check.notEmpty(routes, "routes"));
     Check.notNull(thickness, "thickness");
     Check.notNull(work, "work");
     traits = Set.copyOf(traits);

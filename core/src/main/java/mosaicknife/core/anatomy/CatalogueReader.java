@@ -176,7 +176,6 @@ final class CatalogueReader {
 
     private final Line head;
     private final List<PartSlot> slots = new ArrayList<>();
-    private final List<Route> routes = new ArrayList<>();
     private final Set<BodyPlan.Trait> traits = EnumSet.noneOf(BodyPlan.Trait.class);
     private Thickness thickness;
     private Work work;
@@ -190,7 +189,6 @@ final class CatalogueReader {
       switch (line.field(0)) {
         case "slot" -> slots.add(slot(line));
         case "trait" -> traits.add(line.read(1, BodyPlan.Trait::valueOf));
-        case "route" -> routes.add(new Route(line.field(1), line.field(2), line.field(3)));
         case "work" ->
             work = new Work(line.read(1, Double::parseDouble), line.read(2, Double::parseDouble));
         case "thick" -> thickness = line.read(1, PlanBuilder::thickness);
@@ -228,15 +226,7 @@ final class CatalogueReader {
               head.read(5, Double::parseDouble),
               views.stream().map(ViewBuilder::build).toList());
       return new BodyPlan(
-          head.field(1),
-          head.field(2),
-          head.field(3),
-          slots,
-          routes,
-          thickness,
-          work,
-          traits,
-          drawing);
+          head.field(1), head.field(2), head.field(3), slots, thickness, work, traits, drawing);
     }
   }
 

@@ -48,6 +48,8 @@ public record PartKind(
     BELLY,
     /** The fish in one piece. */
     WHOLE_FISH,
+    /** On the plate there is more of it than is eaten: bones, or a head. */
+    EATEN_IN_PART,
     /** A finished portion. */
     PORTION,
     /** What is squared off a cut. */

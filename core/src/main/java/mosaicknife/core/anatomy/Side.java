@@ -8,6 +8,10 @@ public enum Side {
   LEFT("Left %s"),
   /** Right side of a fish that swims away from you. */
   RIGHT("Right %s"),
+  /** Flatfish, the whole side with the eyes. */
+  EYE("Eye side %s"),
+  /** Flatfish, the whole blind side. */
+  BLIND("Blind side %s"),
   /** Flatfish, side with the eyes, above the midline. */
   EYE_BACK("Eye side, back %s"),
   /** Flatfish, side with the eyes, below the midline. */

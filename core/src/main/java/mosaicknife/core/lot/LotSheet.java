@@ -82,6 +82,11 @@ public record LotSheet(
         standing.stream().collect(Collectors.groupingBy(Weighing::part));
     List<LotPart> parts =
         laidOut.stream()
+            .filter(
+                part ->
+                    planned.containsKey(part.slot())
+                        || taken.containsKey(part.slot())
+                        || !isOfAnotherPlan(part))
             .map(
                 part ->
                     part(
@@ -98,6 +103,11 @@ public record LotSheet(
         Balance.of(breakdown, outstanding, norms.loss(), scaleSigma(parts, breakdown, norms));
     return new LotSheet(
         lot, plan, parts, breakdown, balance, tiles(lot, parts, breakdown, norms), norms);
+  }
+
+  /** A part that only another route has is not there; what somebody added or chose stays. */
+  private static boolean isOfAnotherPlan(Part part) {
+    return part.planned() && part.skipped();
   }
 
   private static LotPart part(

@@ -17,6 +17,10 @@ public record Choices(Map<String, String> byOption) {
   /** Every option its usual answer. */
   public static final Choices USUAL = new Choices(Map.of());
 
+  /** What a fish becomes that is neither served whole nor in cuts as a dish asks for them. */
+  private static final List<Trait> OTHER_THAN_CUTS =
+      List.of(Trait.BONED_WHOLE, Trait.STEAKS, Trait.BUTTERFLIED, Trait.PASTE);
+
   /** Copies the map. */
   public Choices {
     byOption = Map.copyOf(byOption);
@@ -47,8 +51,16 @@ public record Choices(Map<String, String> byOption) {
   public Choices meeting(Specification specification, boolean whole, List<CuttingOption> options) {
     boolean boneless = !whole && specification.isBoneless();
     Choices met = with(Trait.SERVED_WHOLE, whole, options);
+    if (!whole) {
+      for (Trait other : OTHER_THAN_CUTS) {
+        met = met.with(other, false, options);
+      }
+    }
     met = met.with(Trait.SKIN_OFF, !whole && specification.isSkinned(), options);
     met = met.with(Trait.SQUARED, !whole && specification.isSquared(), options);
+    if (boneless && met.are(Trait.RIBS_WITH_PIN_BONES, options)) {
+      return met;
+    }
     if (boneless && !met.are(Trait.PIN_BONES_PULLED, options)) {
       return met.with(Trait.PIN_BONES_CUT, true, options);
     }

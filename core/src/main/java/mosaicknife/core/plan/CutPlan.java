@@ -33,7 +33,7 @@ import mosaicknife.core.quantity.Mass;
  *
  * @param fish what is cut
  * @param choices the answers to the options
- * @param parts the parts in cutting order; what a choice adds stands last
+ * @param parts the parts in cutting order; what is cut from another part stands last
  * @param minutes minutes for the whole lot
  */
 public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double minutes) {
@@ -127,7 +127,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
         fish.state().isCut()
             ? minutesToPortion(fish.purchased())
             : fish.species().plan().work().minutes(one);
-    for (CuttingOption option : CuttingOptions.of(fish.species(), fish.state())) {
+    for (CuttingOption option : CuttingOptions.of(fish.species(), fish.state(), choices)) {
       Choice choice = choices.in(option);
       minutes += choice.minutes() + choice.minutesPerKilogram() * kilograms(one);
       choice.shifts().forEach(shift -> move(drafts, shift, fish.species(), kinds));
@@ -194,8 +194,8 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
       edible = isMain() ? mass : 0;
     }
 
-    Draft(PartKind kind, int number, Purpose purpose) {
-      this.slot = new PartSlot(kind.code(), number, kind, Side.NONE, purpose);
+    Draft(PartKind kind, Shift shift, int number, Purpose purpose) {
+      this.slot = new PartSlot(shift.slot(), number, kind, shift.side(), purpose);
       this.purpose = purpose;
     }
 
@@ -203,8 +203,13 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
       return slot.isMain();
     }
 
-    boolean is(String kind) {
-      return kind.equals(CuttingOptions.MAIN) ? isMain() : slot.kind().code().equals(kind);
+    boolean is(String part) {
+      return CuttingOptions.is(slot, part);
+    }
+
+    /** Whether a shift goes there: to a part of its side where it names one. */
+    boolean takes(Shift shift) {
+      return shift.side() == Side.NONE ? is(shift.to()) : slot.code().equals(shift.slot());
     }
 
     Planned planned() {
@@ -219,20 +224,21 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
 
   private static void move(List<Draft> drafts, Shift shift, Species species, Catalogue kinds) {
     List<Draft> from =
-        drafts.stream().filter(d -> d.is(shift.from()) && !d.is(shift.to()) && d.mass > 0).toList();
+        drafts.stream().filter(d -> d.is(shift.from()) && !d.takes(shift) && d.mass > 0).toList();
     double fraction = fraction(shift.fraction(), species);
     if (from.isEmpty() || fraction == 0) {
       return;
     }
-    List<Draft> to = drafts.stream().filter(draft -> draft.is(shift.to())).toList();
+    List<Draft> to = drafts.stream().filter(draft -> draft.takes(shift)).toList();
     if (to.isEmpty()) {
       PartKind kind =
           kinds
               .findKind(shift.to())
               .orElseThrow(() -> new IllegalStateException("Bug: no part kind " + shift.to()));
       int number = drafts.stream().mapToInt(draft -> draft.slot.number()).max().orElse(0) + 1;
-      Draft added = new Draft(kind, number, shift.purpose().orElse(Purpose.BIN));
-      drafts.add(added);
+      Draft added = new Draft(kind, shift, number, shift.purpose().orElse(Purpose.BIN));
+      // what takes all of a part comes off in its place, what is cut from one comes off after
+      drafts.add(fraction < 1 ? drafts.size() : drafts.indexOf(from.get(0)), added);
       to = List.of(added);
     }
     for (Draft source : from) {
@@ -255,12 +261,12 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
     }
   }
 
-  /** Of a whole fish only what was a main cut is eaten; what joins a main cut is eaten with it. */
+  /** Of what is served on the bone only the main cuts are eaten; else what joins one is too. */
   private static long eatenOf(Draft source, Draft target, long moved, long eaten) {
     if (!target.isMain()) {
       return 0;
     }
-    boolean bones = !source.isMain() && target.slot.kind().is(PartKind.Trait.WHOLE_FISH);
+    boolean bones = !source.isMain() && target.slot.kind().is(PartKind.Trait.EATEN_IN_PART);
     return source.isMain() ? eaten : bones ? 0 : moved;
   }
 

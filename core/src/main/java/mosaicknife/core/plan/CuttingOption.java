@@ -1,10 +1,12 @@
 package mosaicknife.core.plan;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.Side;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Stage;
 import mosaicknife.core.anatomy.State;
@@ -16,11 +18,17 @@ import mosaicknife.core.check.Check;
  * @param code the lasting identifier, such as {@code ribs}
  * @param title the name on screen
  * @param question the question
- * @param asked when it is asked at all
+ * @param asked of which fish it is asked at all
+ * @param silencedBy it is not asked once an answer before it has one of these traits
  * @param choices the answers; the first is what the norms are counted for
  */
 public record CuttingOption(
-    String code, String title, String question, Condition asked, List<Choice> choices) {
+    String code,
+    String title,
+    String question,
+    Condition asked,
+    Set<Trait> silencedBy,
+    List<Choice> choices) {
 
   /** Refuses blank texts and a question without answers. */
   public CuttingOption {
@@ -28,6 +36,7 @@ public record CuttingOption(
     Check.text(title, "title");
     Check.text(question, "question");
     Check.notNull(asked, "condition");
+    silencedBy = Set.copyOf(silencedBy);
     choices = List.copyOf(Check.notEmpty(choices, "choices of '" + code + "'"));
   }
 
@@ -45,6 +54,20 @@ public record CuttingOption(
     SQUARED,
     /** The fish is served whole. */
     SERVED_WHOLE,
+    /** It is cooked whole, and comes off the bone after that. */
+    FILLETED_AFTER,
+    /** Its bones come out, and it stays in one piece with its head. */
+    BONED_WHOLE,
+    /** It is cut across the bone. */
+    STEAKS,
+    /** Both sides stay in one piece, without the frame. */
+    BUTTERFLIED,
+    /** Its flesh is scraped off the skin. */
+    PASTE,
+    /** Ribs, belly and pin bones leave the fillet in one piece. */
+    RIBS_WITH_PIN_BONES,
+    /** Guts and gills stay on the carcass. */
+    WITH_GUTS,
     /** It is gutted only when it is cut. */
     GUTTED_LATER
   }
@@ -145,12 +168,26 @@ public record CuttingOption(
   /**
    * A fraction of a part that becomes another part.
    *
-   * @param from the kind it is taken from; {@code main} for every main cut
+   * @param from the kind or slot it is taken from; {@code main} for every main cut
    * @param fraction how much of it
-   * @param to the kind it becomes; {@code main} for the main cuts
+   * @param to the kind or slot it becomes; {@code main} for the main cuts
+   * @param side the side a part that comes of it is from
    * @param purpose what a part that comes of it is for; empty if the part exists already
    */
-  public record Shift(String from, Portion fraction, String to, Optional<Purpose> purpose) {}
+  public record Shift(
+      String from, Portion fraction, String to, Side side, Optional<Purpose> purpose) {
+
+    /**
+     * Returns the code of the slot that comes of it.
+     *
+     * @return such as {@code fillet-eye}; the kind alone where there is no side
+     */
+    public String slot() {
+      return side == Side.NONE
+          ? to
+          : to + "-" + side.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+  }
 
   /**
    * A part that is meant for another purpose.
@@ -202,7 +239,7 @@ public record CuttingOption(
   }
 
   CuttingOption withChoices(List<Choice> those) {
-    return new CuttingOption(code, title, question, asked, those);
+    return new CuttingOption(code, title, question, asked, silencedBy, those);
   }
 
   /**

@@ -1,16 +1,20 @@
 package mosaicknife.core.plan;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
+import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.ReferenceFile;
 import mosaicknife.core.anatomy.ReferenceFile.Line;
 import mosaicknife.core.anatomy.Share;
+import mosaicknife.core.anatomy.Side;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.plan.CuttingOption.Aim;
@@ -57,23 +61,68 @@ public final class CuttingOptions {
     return List.copyOf(asked);
   }
 
-  private static boolean applies(Choice choice, Species species, State state) {
-    boolean plan = choice.plans().isEmpty() || choice.plans().contains(species.plan().code());
-    List<PartSlot> slots = species.sharesIn(state).stream().map(Share::slot).toList();
-    return plan
-        && (choice.shifts().isEmpty()
-            || choice.shifts().stream().anyMatch(shift -> hasAny(slots, shift.from())))
-        && choice.shifts().stream()
-            .allMatch(
-                shift ->
-                    shift.purpose().isPresent()
-                        || shift.to().equals(MAIN)
-                        || hasAny(slots, shift.to()));
+  /**
+   * Returns the questions that are left once those before them are answered: nobody asks after the
+   * ribs of a fish that is served whole.
+   *
+   * @param species the species
+   * @param state the state it is bought in
+   * @param choices the answers
+   * @return the options with the choices that apply
+   */
+  public static List<CuttingOption> of(Species species, State state, Choices choices) {
+    Set<CuttingOption.Trait> answered = EnumSet.noneOf(CuttingOption.Trait.class);
+    List<CuttingOption> asked = new ArrayList<>();
+    for (CuttingOption option : of(species, state)) {
+      if (option.silencedBy().stream().noneMatch(answered::contains)) {
+        asked.add(option);
+        answered.addAll(choices.in(option).traits());
+      }
+    }
+    return List.copyOf(asked);
   }
 
-  private static boolean hasAny(List<PartSlot> slots, String kind) {
-    return slots.stream()
-        .anyMatch(slot -> kind.equals(MAIN) ? slot.isMain() : slot.kind().code().equals(kind));
+  /**
+   * Returns the routes by which fish of a body plan are broken.
+   *
+   * @param plan the body plan
+   * @return the routes, the usual one first
+   */
+  public static List<Choice> routesOf(BodyPlan plan) {
+    return SHIPPED.get(0).choices().stream().filter(choice -> isFor(choice, plan)).toList();
+  }
+
+  private static boolean isFor(Choice choice, BodyPlan plan) {
+    return choice.plans().isEmpty() || choice.plans().contains(plan.code());
+  }
+
+  /** All that new parts are made of must be there, and something of what else is moved. */
+  private static boolean applies(Choice choice, Species species, State state) {
+    List<PartSlot> slots = species.sharesIn(state).stream().map(Share::slot).toList();
+    List<Shift> shifts = choice.shifts();
+    return isFor(choice, species.plan())
+        && (shifts.isEmpty() || shifts.stream().anyMatch(shift -> hasAny(slots, shift.from())))
+        && shifts.stream()
+            .filter(shift -> shift.purpose().isPresent())
+            .allMatch(shift -> hasAny(slots, shift.from()))
+        && shifts.stream()
+            .allMatch(shift -> isMade(shift.to(), choice) || hasAny(slots, shift.to()));
+  }
+
+  private static boolean isMade(String part, Choice choice) {
+    return part.equals(MAIN)
+        || choice.shifts().stream().anyMatch(s -> s.to().equals(part) && s.purpose().isPresent());
+  }
+
+  private static boolean hasAny(List<PartSlot> slots, String part) {
+    return slots.stream().anyMatch(slot -> is(slot, part));
+  }
+
+  /** Whether a slot is meant by a kind, a code of a slot, or {@link #MAIN}. */
+  static boolean is(PartSlot slot, String part) {
+    return part.equals(MAIN)
+        ? slot.isMain()
+        : slot.kind().code().equals(part) || slot.code().equals(part);
   }
 
   // ---- the file -------------------------------------------------------------------------------
@@ -101,6 +150,7 @@ public final class CuttingOptions {
                     line.field(2),
                     line.field(3),
                     line.read(4, CuttingOption.Condition::parse),
+                    traits(line, 5),
                     all)));
     return List.copyOf(options);
   }
@@ -113,9 +163,13 @@ public final class CuttingOptions {
         line.read(4, Double::parseDouble),
         line.read(5, Double::parseDouble),
         line.list(6),
-        line.list(7).stream().map(CuttingOption.Trait::valueOf).collect(Collectors.toSet()),
+        traits(line, 7),
         List.of(),
         List.of());
+  }
+
+  private static Set<CuttingOption.Trait> traits(Line line, int field) {
+    return line.list(field).stream().map(CuttingOption.Trait::valueOf).collect(Collectors.toSet());
   }
 
   private static Choice extended(Choice choice, Line line) {
@@ -123,11 +177,13 @@ public final class CuttingOptions {
     List<Aim> aims = new ArrayList<>(choice.aims());
     if (line.field(0).equals("shift")) {
       String purpose = line.field(4);
+      String[] to = line.field(3).split(":", 2);
       shifts.add(
           new Shift(
               line.field(1),
               line.read(2, Portion::parse),
-              line.field(3),
+              to[0],
+              to.length == 1 ? Side.NONE : Side.valueOf(to[1]),
               purpose.isEmpty() ? Optional.empty() : Optional.of(line.read(4, Purpose::valueOf))));
     } else {
       aims.add(new Aim(line.field(1), line.read(2, Purpose::valueOf)));

@@ -185,7 +185,7 @@ public final class PreWork {
     }
 
     private boolean chose(CuttingOption.Trait trait) {
-      return choices.are(trait, CuttingOptions.of(species, state));
+      return choices.are(trait, CuttingOptions.of(species, state, choices));
     }
   }
 

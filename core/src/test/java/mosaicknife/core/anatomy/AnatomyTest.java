@@ -165,7 +165,6 @@ public class AnatomyTest {
         "Plan",
         "special",
         slots,
-        List.of(new Route("fillets", "Fillets", "Along the bone.")),
         new Thickness(List.of(0.1, 0.1)),
         new Work(3, 1.6),
         Set.of(),

@@ -11,6 +11,7 @@ import java.util.Optional;
 import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.anatomy.StartingFigures.HeadSize;
 import mosaicknife.core.anatomy.StartingFigures.Ribs;
+import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -29,7 +30,7 @@ public class FishFiguresTest {
     List<Share> usual = catalogue.usualShares(plan);
     assertEquals(usual.size(), plan.slots().size(), "a norm for every part");
     assertEquals(usual.stream().mapToDouble(Share::mean).sum(), 1, 0.0005);
-    assertTrue(plan.routes().size() >= 2, "a choice of routes");
+    assertTrue(CuttingOptions.routesOf(plan).size() >= 2, "a choice of routes");
   }
 
   @Test(dataProvider = "plans")

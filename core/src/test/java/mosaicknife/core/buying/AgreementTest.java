@@ -131,7 +131,7 @@ public class AgreementTest {
         Choices.USUAL.meeting(Specification.SKINLESS, false, options).byOption().get("pin-bones"),
         "strip");
     assertEquals(
-        Choices.USUAL.meeting(Specification.BLOCKS, true, options).byOption().get("service"),
+        Choices.USUAL.meeting(Specification.BLOCKS, true, options).byOption().get("route"),
         "whole");
   }
 

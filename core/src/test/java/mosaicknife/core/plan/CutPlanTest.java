@@ -128,7 +128,7 @@ public class CutPlanTest {
   @Test
   public void aWholeFishCountsByWhatIsEatenOfIt() {
     Fish turbot = fish("turbot", State.GUTTED, 2, "4.4");
-    CutPlan whole = plan(turbot, "service", "whole");
+    CutPlan whole = plan(turbot, "route", "whole");
     CutPlan cuts = plan(turbot);
     assertEquals(massOf(whole, "fillet"), Mass.ZERO);
     assertTrue(massOf(whole, "whole").compareTo(whole.mains()) > 0);
@@ -192,8 +192,7 @@ public class CutPlanTest {
   @Test
   public void optionsAreAskedOnlyWhereTheyMatter() {
     List<String> hake = codes("hake", State.GUTTED);
-    assertTrue(
-        hake.containsAll(List.of("service", "ribs", "pin-bones", "belly", "collar", "skin")));
+    assertTrue(hake.containsAll(List.of("route", "ribs", "pin-bones", "belly", "collar", "skin")));
     assertFalse(hake.contains("gut"), "it came gutted");
     assertTrue(codes("hake", State.UNGUTTED).contains("gut"));
     assertFalse(codes("turbot", State.GUTTED).contains("ribs"));
