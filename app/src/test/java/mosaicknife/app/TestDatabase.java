@@ -11,12 +11,12 @@ public final class TestDatabase {
   private TestDatabase() {}
 
   /**
-   * Makes an empty database.
+   * Makes an empty database; one at a time, for two cannot copy the template at once.
    *
    * @param name its name; an older one of that name is dropped
    * @return its JDBC address
    */
-  public static String fresh(String name) {
+  public static synchronized String fresh(String name) {
     try (Connection connection = DriverManager.getConnection(url("postgres"), user(), password());
         Statement statement = connection.createStatement()) {
       statement.execute("drop database if exists " + name + " with (force)");

@@ -131,7 +131,7 @@ public class CatalogueTest extends InBrowser {
     page.fill("#fish", "maruca\ncod");
     page.click("button:has-text('Save the dish')");
     assertThat(page).hasURL(Pattern.compile(".*/buy/dishes/\\d+"));
-    assertThat(page.locator(".lead")).containsText("Made of Ling, Cod.");
+    assertThat(page.locator(".lead")).containsText("Made of Ling and Cod.");
     page.fill("#portions", "18");
     page.click("form button:has-text('Save')");
     assertThat(page.locator(".candidates li.best")).containsText("Cod, gutted");

@@ -112,9 +112,9 @@ abstract class InBrowser {
     BrowserContext context =
         browser.newContext(
             new Browser.NewContextOptions()
+                .setLocale("en-GB")
                 .setViewportSize(width, height)
-                .setColorScheme(scheme)
-                .setLocale("en-GB"));
+                .setColorScheme(scheme));
     contexts.add(context);
     Page page = context.newPage();
     page.setDefaultTimeout(15_000);

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import mosaicknife.app.buy.PurchasePlanner.Plan;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlateLines;
@@ -90,7 +89,7 @@ record PurchasePlanView(
   record AlternativeRow(String code, String name, String why, String season, String each) {}
 
   static PurchasePlanView of(Plan plan, Formats formats) {
-    String madeOf = String.join(", ", plan.madeOf().stream().map(Species::name).toList());
+    String madeOf = formats.list(plan.madeOf().stream().map(Species::name).toList());
     double most = plan.candidates().stream().mapToDouble(o -> amount(o.high())).max().orElse(1);
     List<CandidateBar> bars = new ArrayList<>();
     for (Candidate candidate : plan.candidates()) {
@@ -196,9 +195,7 @@ record PurchasePlanView(
     if (difference.surplus()) {
       causes.add(formats.say("buy.said." + which + ".surplus"));
     }
-    return causes.isEmpty()
-        ? formats.say("buy.said.a-little-of-everything")
-        : String.join(", ", causes);
+    return causes.isEmpty() ? formats.say("buy.said.a-little-of-everything") : formats.list(causes);
   }
 
   private static AlternativeRow alternative(Alternative alternative, Formats formats) {
@@ -286,6 +283,6 @@ record PurchasePlanView(
   }
 
   private static String words(List<Finding> findings, Formats formats) {
-    return findings.stream().map(formats::say).collect(Collectors.joining(", "));
+    return formats.row(findings.stream().map(formats::say).toList());
   }
 }

@@ -1,6 +1,7 @@
 package mosaicknife.app.catalogue;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
@@ -61,20 +62,17 @@ record FishRow(
         species.scientificName(),
         others,
         species.plan().name(),
-        word(species.eating().flesh())
-            + ", "
-            + word(species.eating().texture())
-            + ", "
-            + word(species.eating().flavour()),
+        formats.row(
+            List.of(
+                formats.say(species.eating().flesh()),
+                formats.say(species.eating().texture()),
+                formats.say(species.eating().flavour()))),
         "%.0f %%".formatted(yield * 100),
         formats.range(species.usualMass().lowest(), species.usualMass().highest()),
-        Arrays.stream(Trait.values())
-            .filter(species.traits()::contains)
-            .map(trait -> trait.name().toLowerCase(Locale.ROOT).replace('_', ' '))
-            .collect(Collectors.joining(", ")));
-  }
-
-  private static String word(Enum<?> value) {
-    return value.name().toLowerCase(Locale.ROOT);
+        formats.row(
+            Arrays.stream(Trait.values())
+                .filter(species.traits()::contains)
+                .map(trait -> formats.say("Species.Trait." + trait.name() + ".within"))
+                .toList()));
   }
 }

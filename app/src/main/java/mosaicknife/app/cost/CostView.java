@@ -124,7 +124,7 @@ record CostView(
         formats.price(costs.ediblePrice()),
         costs
             .costFactor()
-            .map(factor -> factor.toDecimal(3, RoundingMode.HALF_UP).toPlainString())
+            .map(factor -> formats.number(factor.toDecimal(3, RoundingMode.HALF_UP)))
             .orElse("–"),
         formats.money(costing.onMains()),
         costing.credit().isPositive() ? formats.money(costing.credit()) : "",

@@ -31,6 +31,9 @@ final class Bundles {
   /** The language of the test that every text comes from a bundle. */
   static final Locale PSEUDO = Locale.forLanguageTag("en-XA");
 
+  /** The language of the words as written. */
+  private static final Locale WRITTEN = Locale.ENGLISH;
+
   private static final String FILES = "classpath*:messages/*.properties";
   private static final Bundles SHIPPED = new Bundles(read());
 
@@ -92,6 +95,20 @@ final class Bundles {
         .map(text -> locale.equals(PSEUDO) ? "⟦" + text + "⟧" : text);
   }
 
+  /**
+   * The language a person is answered in.
+   *
+   * @param person what the person's browser asks for; null if nothing is known
+   * @return that language if there is a bundle for it, else that of the words as written
+   */
+  Locale language(Locale person) {
+    if (person == null) {
+      return WRITTEN;
+    }
+    Locale language = new Locale(person.getLanguage());
+    return patterns.containsKey(person) || patterns.containsKey(language) ? language : WRITTEN;
+  }
+
   private Optional<String> pattern(String key, Locale locale) {
     for (Locale asked : new Locale[] {locale, new Locale(locale.getLanguage()), Locale.ROOT}) {
       String pattern = patterns.getOrDefault(asked, Map.of()).get(key);
@@ -109,8 +126,9 @@ final class Bundles {
     }
     MessageFormat format =
         formats
-            .computeIfAbsent(locale, l -> new ConcurrentHashMap<>())
-            .computeIfAbsent(key, k -> new MessageFormat(pattern, locale));
+            .computeIfAbsent(language(locale), l -> new ConcurrentHashMap<>())
+            // the plural is that of the words, whoever reads them
+            .computeIfAbsent(key, k -> new MessageFormat(pattern, language(locale)));
     Object[] written = values.clone();
     for (int i = 0; i < written.length; i++) {
       boolean counted = pattern.contains("{" + i + ", plural");

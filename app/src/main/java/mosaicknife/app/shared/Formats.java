@@ -1,5 +1,8 @@
 package mosaicknife.app.shared;
 
+import com.ibm.icu.text.ListFormatter;
+import com.ibm.icu.text.ListFormatter.Type;
+import com.ibm.icu.text.ListFormatter.Width;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -8,32 +11,30 @@ import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
+import java.util.Collection;
 import java.util.Currency;
-import java.util.Locale;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.context.i18n.LocaleContextHolder;
 
 /**
- * Writes numbers as this house reads them: its units, its currency, its time.
+ * Writes numbers as this house reads them: its units, its currency, its time; with the decimal
+ * sign, the order of a date and the clock of the person who reads ({@link Reader}).
  *
  * @param system the units of mass
  * @param currency the currency
  * @param zone the time zone of the house
  */
 public record Formats(UnitSystem system, Currency currency, ZoneId zone) implements Speech {
-
-  private static final Locale LOCALE = Locale.UK;
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", LOCALE);
-  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", LOCALE);
 
   /**
    * Writes a measured mass.
@@ -42,7 +43,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    * @return such as {@code 1.318 kg}
    */
   public String mass(Mass mass) {
-    return MassText.format(mass, system);
+    return Reader.now().decimal(MassText.format(mass, system));
   }
 
   /**
@@ -96,7 +97,8 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
   }
 
   private static String plain(BigDecimal amount) {
-    return amount.scale() < 0 ? amount.setScale(0).toPlainString() : amount.toPlainString();
+    return Reader.now()
+        .decimal(amount.scale() < 0 ? amount.setScale(0).toPlainString() : amount.toPlainString());
   }
 
   /**
@@ -120,7 +122,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
   }
 
   private static String money(ExactMoney money, int decimals) {
-    NumberFormat format = NumberFormat.getCurrencyInstance(LOCALE);
+    NumberFormat format = NumberFormat.getCurrencyInstance(Reader.now().figures());
     format.setCurrency(money.currency());
     format.setMinimumFractionDigits(decimals);
     format.setMaximumFractionDigits(decimals);
@@ -146,7 +148,57 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    * @return such as {@code 53.7 %}
    */
   public String percent(Fraction fraction) {
-    return fraction.toPercent(1, RoundingMode.HALF_UP).toPlainString().replace('-', '−') + " %";
+    return number(fraction.toPercent(1, RoundingMode.HALF_UP)) + " %";
+  }
+
+  /**
+   * Writes a plain number.
+   *
+   * @param number the number, with the digits that are to be seen
+   * @return such as {@code −0.125}
+   */
+  public String number(BigDecimal number) {
+    return plain(number).replace('-', '−');
+  }
+
+  /**
+   * Writes a temperature.
+   *
+   * @param temperature the temperature
+   * @return such as {@code 1.5 °C}
+   */
+  public String temperature(Temperature temperature) {
+    return Reader.now().decimal(temperature.toString());
+  }
+
+  /**
+   * Writes a length of a fish.
+   *
+   * @param length the length
+   * @return such as {@code 42.5 cm}
+   */
+  public String length(Length length) {
+    return Reader.now().decimal(length.toString());
+  }
+
+  /**
+   * Writes several things in a row.
+   *
+   * @param things what there is, at least one
+   * @return such as {@code hake, ray and turbot}
+   */
+  public String list(Collection<String> things) {
+    return ListFormatter.getInstance(Reader.now().words()).format(things);
+  }
+
+  /**
+   * Writes several marks of one thing in a row.
+   *
+   * @param marks what there is to say of it
+   * @return such as {@code white, firm, mild}
+   */
+  public String row(Collection<String> marks) {
+    return ListFormatter.getInstance(Reader.now().words(), Type.UNITS, Width.SHORT).format(marks);
   }
 
   /**
@@ -156,7 +208,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    * @return such as {@code Wed 25 Nov}
    */
   public String day(LocalDate date) {
-    return DAY.format(date);
+    return Reader.now().day().format(date);
   }
 
   /**
@@ -166,7 +218,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    * @return such as {@code Wed}
    */
   public String weekday(DayOfWeek day) {
-    return day.getDisplayName(TextStyle.SHORT, LOCALE);
+    return day.getDisplayName(TextStyle.SHORT, Reader.now().words());
   }
 
   /**
@@ -176,7 +228,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    * @return such as {@code Wed 25 Nov, 14:02}
    */
   public String moment(Instant instant) {
-    return DAY.format(instant.atZone(zone)) + ", " + time(instant);
+    return Reader.now().day().format(instant.atZone(zone)) + ", " + time(instant);
   }
 
   /**
@@ -186,7 +238,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    * @return such as {@code 14:02}
    */
   public String time(Instant instant) {
-    return TIME.format(instant.atZone(zone));
+    return Reader.now().time().format(instant.atZone(zone));
   }
 
   /**
@@ -207,6 +259,12 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
     }
     if (figure instanceof Fraction share) {
       return percent(share);
+    }
+    if (figure instanceof Temperature temperature) {
+      return temperature(temperature);
+    }
+    if (figure instanceof Length length) {
+      return length(length);
     }
     if (figure instanceof SizeGrade grade) {
       return range(grade.from(), grade.to());

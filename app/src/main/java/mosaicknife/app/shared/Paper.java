@@ -7,8 +7,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.util.Locale;
 import java.util.Map;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -39,7 +39,7 @@ public class Paper {
    * @return the PDF
    */
   public byte[] print(String template, Map<String, Object> model) {
-    String page = templates.process(template, new Context(Locale.UK, model));
+    String page = templates.process(template, new Context(LocaleContextHolder.getLocale(), model));
     ByteArrayOutputStream pdf = new ByteArrayOutputStream();
     try {
       new PdfRendererBuilder()

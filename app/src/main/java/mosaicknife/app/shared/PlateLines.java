@@ -1,7 +1,6 @@
 package mosaicknife.app.shared;
 
 import java.util.List;
-import java.util.stream.Collectors;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.cost.PlateCost.Line;
 
@@ -49,18 +48,20 @@ public record PlateLines(List<Row> rows, String total, String leftOut) {
   }
 
   private static String leftOut(PlateCost plate, Formats formats) {
-    String names = plate.leftOut().stream().map(formats::say).collect(Collectors.joining(", "));
-    return names.isEmpty() ? "" : formats.say("shared.plate.left-out", names);
+    List<String> names = plate.leftOut().stream().map(formats::say).toList();
+    return names.isEmpty() ? "" : formats.say("shared.plate.left-out", formats.list(names));
   }
 
   /**
    * Returns the lines in one line.
    *
+   * @param formats how the house writes
    * @return such as {@code Fish ≈ €3.10, work ≈ €1.17}
    */
-  public String inOneLine() {
-    return rows.stream()
-        .map(row -> row.name() + " " + row.amount())
-        .collect(Collectors.joining(", "));
+  public String inOneLine(Formats formats) {
+    return formats.row(
+        rows.stream()
+            .map(row -> formats.say("shared.plate.line", row.name(), row.amount()))
+            .toList());
   }
 }

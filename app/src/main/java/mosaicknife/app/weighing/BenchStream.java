@@ -2,6 +2,7 @@ package mosaicknife.app.weighing;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
@@ -19,6 +20,7 @@ import mosaicknife.app.shared.Formats;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -58,7 +60,7 @@ public class BenchStream implements SmartLifecycle {
       formats = houses.house().formats();
     }
     SseEmitter emitter = new SseEmitter(0L);
-    Listener listener = new Listener(lotId, tray, emitter);
+    Listener listener = new Listener(lotId, tray, LocaleContextHolder.getLocale(), emitter);
     emitter.onCompletion(() -> listeners.remove(listener));
     emitter.onError(e -> listeners.remove(listener));
     listeners.add(listener);
@@ -92,7 +94,12 @@ public class BenchStream implements SmartLifecycle {
   /** Shows every bench what the scale reads now. */
   private void offer(boolean always) {
     for (Listener listener : listeners) {
-      listener.offer(ScaleView.of(scale, listener.tray, formats), always);
+      LocaleContextHolder.setLocale(listener.reader);
+      try {
+        listener.offer(ScaleView.of(scale, listener.tray, formats), always);
+      } finally {
+        LocaleContextHolder.resetLocaleContext();
+      }
     }
   }
 
@@ -118,14 +125,18 @@ public class BenchStream implements SmartLifecycle {
 
     private final Optional<HouseTray> tray;
 
+    /** Who looks at this bench: the scale is written as that person reads. */
+    private final Locale reader;
+
     private final SseEmitter emitter;
     private final AtomicReference<ScaleView> wanted = new AtomicReference<>();
     private final AtomicBoolean busy = new AtomicBoolean();
     private volatile ScaleView shown;
 
-    private Listener(long lotId, Optional<HouseTray> tray, SseEmitter emitter) {
+    private Listener(long lotId, Optional<HouseTray> tray, Locale reader, SseEmitter emitter) {
       this.lotId = lotId;
       this.tray = tray;
+      this.reader = reader;
       this.emitter = emitter;
     }
 

@@ -8,13 +8,17 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Currency;
+import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 import mosaicknife.app.Sentences;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.quantity.UnitSystem;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.testng.annotations.Test;
 
@@ -24,6 +28,9 @@ public class WordsAndNumbersTest {
   private static final Formats METRIC =
       new Formats(UnitSystem.METRIC, EUR, ZoneId.of("Europe/Lisbon"));
   private static final Formats IMPERIAL = new Formats(UnitSystem.IMPERIAL, EUR, ZoneId.of("UTC"));
+
+  private static final LocalDate DAY = LocalDate.of(2026, 11, 25);
+  private static final Mass HALF = Mass.ofGrams(500);
 
   @Test
   public void aHouseReadsItsOwnUnits() {
@@ -55,6 +62,47 @@ public class WordsAndNumbersTest {
     assertEquals(METRIC.money(portion), "€3.96");
     assertEquals(METRIC.fineMoney(portion), "€3.9574");
     assertEquals(METRIC.money(ExactMoney.of("12345.6", EUR)), "€12,345.60");
+  }
+
+  @Test
+  public void figuresFollowTheRegionOfWhoReadsAndWordsStayInOneLanguage() {
+    Instant lunch = Instant.parse("2026-11-25T13:05:00Z");
+    ExactMoney bill = ExactMoney.of("12345.6", EUR);
+    // spaces between a figure and its sign differ from one release of the locale data to the next
+    assertEquals(
+        readBy("de-DE", () -> METRIC.mass(Mass.ofGrams(1318)) + "|" + METRIC.day(DAY)),
+        "1,318 kg|Wed, 25 Nov");
+    assertEquals(readBy("de-DE", () -> METRIC.money(bill).replaceAll("\\h", " ")), "12.345,60 €");
+    assertEquals(readBy("de-DE", () -> METRIC.percent(Fraction.of(2610, 4860))), "53,7 %");
+    assertEquals(
+        readBy("en-US", () -> METRIC.mass(Mass.ofGrams(1318)) + "|" + METRIC.day(DAY)),
+        "1.318 kg|Wed, Nov 25");
+    assertEquals(
+        readBy("en-US", () -> METRIC.time(lunch).toLowerCase(Locale.ROOT).replaceAll("\\h", " ")),
+        "1:05 pm");
+    assertEquals(readBy("fr-FR", () -> IMPERIAL.mass(Mass.ofGrams(1318))), "2 lb 14,5 oz");
+    assertEquals(
+        readBy("en", () -> METRIC.day(DAY) + ", " + METRIC.time(lunch)), "Wed 25 Nov, 13:05");
+    assertEquals(
+        readBy("ja-JP", () -> METRIC.say("shared.by-when", "Ines", METRIC.mass(HALF))),
+        "Ines, 500 g");
+    assertEquals(METRIC.list(List.of("hake", "ray", "turbot")), "hake, ray and turbot");
+    assertEquals(METRIC.row(List.of("white", "firm", "mild")), "white, firm, mild");
+  }
+
+  @Test
+  public void thePluralIsThatOfTheWordsWhoeverReadsThem() {
+    // Japanese has one form for every number; the English words keep theirs
+    assertEquals(readBy("ja-JP", () -> METRIC.say("dock.days-left", 1)), "≈ one day left on ice");
+  }
+
+  private static String readBy(String person, Supplier<String> text) {
+    LocaleContextHolder.setLocale(Locale.forLanguageTag(person));
+    try {
+      return text.get();
+    } finally {
+      LocaleContextHolder.resetLocaleContext();
+    }
   }
 
   @Test
