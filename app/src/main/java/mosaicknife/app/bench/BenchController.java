@@ -264,6 +264,55 @@ class BenchController {
         });
   }
 
+  /** Cuts a part into the pieces of another. */
+  @PostMapping("/bench/{id}/parts/like")
+  String cutLike(
+      @PathVariable long id,
+      @RequestParam String part,
+      @RequestParam String like,
+      @RequestParam(defaultValue = "1") int fish,
+      Reply answer) {
+    return change(
+        answer.at(id, Optional.empty(), fish),
+        () -> {
+          answer.select(SentTwice.survive(() -> parts.cutLike(id, part, like)));
+          return words.say("bench.said.pieces-repeated");
+        });
+  }
+
+  /** Leaves a part on another: one weight for both. */
+  @PostMapping("/bench/{id}/stay")
+  String stay(
+      @PathVariable long id,
+      @RequestParam String part,
+      @RequestParam String on,
+      @RequestParam(defaultValue = "1") int fish,
+      Reply answer) {
+    return change(
+        answer.at(id, Optional.empty(), fish),
+        () -> {
+          parts.stayOn(id, part, on);
+          return words.say("bench.said.the-list-of-parts-was");
+        });
+  }
+
+  /** Moves a weight that was booked on the wrong row. */
+  @PostMapping("/bench/{id}/move")
+  String move(
+      @PathVariable long id,
+      @RequestParam String own,
+      @RequestParam UUID weighing,
+      @RequestParam String to,
+      @RequestParam(defaultValue = "1") int fish,
+      Reply answer) {
+    return change(
+        answer.at(id, Optional.empty(), fish),
+        () -> {
+          Weighed moved = SentTwice.survive(() -> book.move(id, ClientIds.of(own), weighing, to));
+          return words.say("bench.said.moved", formats().mass(moved.mass()), moved.part());
+        });
+  }
+
   @PostMapping("/bench/{id}/skip")
   String skip(
       @PathVariable long id,

@@ -132,6 +132,8 @@ class BenchPages {
         BenchView.of(sheet, place.part(), Math.max(0, fish), !suspicions.isEmpty(), formats);
     boolean alarm = finding.filter(Diagnosis::isAlarm).isPresent();
     model.addAttribute("bench", view);
+    model.addAttribute(
+        "moves", view.selected().map(p -> moves(sheet, p, view.fishNo())).orElse(null));
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("scale", ScaleView.of(scale, Optional.empty(), formats));
@@ -163,6 +165,29 @@ class BenchPages {
         "benchModel",
         // inside a script element, where only the end of one could end it early
         quoted(BenchModel.of(clock.instant(), sheet, person.id(), mine, formats)));
+  }
+
+  /**
+   * What can be done with the part in hand besides weighing it.
+   *
+   * @param instead the parts its weight may belong to
+   * @param stayOn the parts it may stay on
+   * @param pieces the kinds that can be cut from it
+   * @param cutBefore the parts whose pieces it may be cut into
+   */
+  record Moves(
+      List<LotPart> instead,
+      List<LotPart> stayOn,
+      List<PartKind> pieces,
+      List<LotPart> cutBefore) {}
+
+  private Moves moves(LotSheet sheet, LotPart part, int fishNo) {
+    boolean cut = part.isStarted() && !part.inARow();
+    return new Moves(
+        sheet.mayBeInstead(part, fishNo),
+        sheet.mayStayOn(part),
+        cut ? catalogue.now().cutFrom(part.kind()) : List.of(),
+        cut ? sheet.cutBefore(part) : List.of());
   }
 
   private String quoted(Object value) {

@@ -2,6 +2,7 @@ package mosaicknife.app.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.shared.Formats;
@@ -49,6 +50,7 @@ record BenchView(
       String share,
       String letter,
       String inside,
+      String left,
       String title) {}
 
   /** The sums under the list and the sentence that judges them. */
@@ -98,7 +100,7 @@ record BenchView(
             : sheet
                 .parentOf(part)
                 .map(parent -> formats.say("bench.said.from", parent.name()))
-                .orElse("");
+                .orElse(with(sheet, part, formats));
     return new Row(
         part,
         weight,
@@ -109,6 +111,7 @@ record BenchView(
         shown.isPositive() ? formats.percent(shown.dividedBy(sheet.lot().purchased())) : "",
         part.purpose().map(Purpose::letter).map(String::valueOf).orElse("·"),
         inside,
+        part.skipped() ? left(sheet, part, formats) : "",
         taken
             .map(
                 t ->
@@ -116,6 +119,21 @@ record BenchView(
                         .say("bench.said.at", t.by().name(), formats.time(t.at()), t.reason())
                         .strip())
             .orElse(part.kind().meaning()));
+  }
+
+  /** What stays on a part and is weighed with it. */
+  private static String with(LotSheet sheet, LotPart part, Formats formats) {
+    List<String> staying =
+        sheet.stayingOn(part).stream().map(p -> p.name().toLowerCase(Locale.ROOT)).toList();
+    return staying.isEmpty() ? "" : formats.say("bench.said.with", formats.list(staying));
+  }
+
+  private static String left(LotSheet sheet, LotPart part, Formats formats) {
+    return part.part()
+        .staysOn()
+        .flatMap(sheet::find)
+        .map(on -> formats.say("bench.said.stays-on", on.name().toLowerCase(Locale.ROOT)))
+        .orElseGet(() -> formats.say("bench.not-taken-off"));
   }
 
   static TallyTable tally(LotSheet sheet, boolean suspected, Formats formats) {

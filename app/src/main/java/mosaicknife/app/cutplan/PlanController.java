@@ -12,6 +12,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.OptionChooser;
 import mosaicknife.app.parts.PurposeAssigner;
 import mosaicknife.app.parts.WayKeeper;
@@ -29,6 +30,8 @@ import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -49,6 +52,7 @@ class PlanController {
   private final PurposeAssigner purposes;
   private final UsualPurposes usual;
   private final DishEditor dishes;
+  private final LotRegister lots;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
   private final CurrentPerson current;
@@ -64,6 +68,7 @@ class PlanController {
       PurposeAssigner purposes,
       UsualPurposes usual,
       DishEditor dishes,
+      LotRegister lots,
       CatalogueEditor catalogue,
       HouseSettings houses,
       CurrentPerson current,
@@ -77,6 +82,7 @@ class PlanController {
     this.purposes = purposes;
     this.usual = usual;
     this.dishes = dishes;
+    this.lots = lots;
     this.catalogue = catalogue;
     this.houses = houses;
     this.current = current;
@@ -95,6 +101,9 @@ class PlanController {
     model.addAttribute("venues", houses.venues());
     model.addAttribute("dishes", dishesOf(sheet));
     model.addAttribute("ways", ways.of(sheet.lot().species()));
+    if (!model.containsAttribute("typedPortion")) {
+      model.addAttribute("typedPortion", formats.mass(sheet.lot().portionTarget()));
+    }
     model.addAttribute("size", WayKeeper.sizeOf(sheet.lot()));
     return "cutplan/plan";
   }
@@ -134,6 +143,19 @@ class PlanController {
     return new PartMark(part.number(), part.name(), standing, part.purpose(), "");
   }
 
+  /** A main cut that goes to a dish is portioned as the dish is. */
+  private void portionOf(long id, String slot, String becomes) {
+    LotSheet sheet = sheets.get(id);
+    boolean main =
+        sheet.find(slot).flatMap(LotPart::purpose).filter(Purpose.PLATE::equals).isPresent();
+    dishes.all().stream()
+        .filter(dish -> main && !becomes.isBlank())
+        .filter(dish -> dish.name().equalsIgnoreCase(becomes.strip()))
+        .filter(dish -> !dish.rule().target().equals(sheet.lot().portionTarget()))
+        .findFirst()
+        .ifPresent(dish -> lots.portion(id, dish.rule().target()));
+  }
+
   @PostMapping("/plan/{id}/options/{option}")
   String choose(
       @PathVariable long id,
@@ -165,7 +187,28 @@ class PlanController {
       RedirectAttributes later) {
     Optional<Long> to = venue == 0 ? Optional.empty() : Optional.of(venue);
     return change(
-        id, "#tile-" + slot, later, () -> purposes.plan(id, slot, version, purpose, becomes, to));
+        id,
+        "#tile-" + slot,
+        later,
+        () -> {
+          purposes.plan(id, slot, version, purpose, becomes, to);
+          portionOf(id, slot, becomes);
+        });
+  }
+
+  /** What one portion weighs; what was typed and refused stays in the field. */
+  @PostMapping("/plan/{id}/portion")
+  String portion(@PathVariable long id, @RequestParam String portion, RedirectAttributes later) {
+    try {
+      lots.portion(id, MassText.parse(portion, houses.house().formats().system().small()).mass());
+    } catch (Refusal | QuantityFormatException refusal) {
+      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
+        throw missing;
+      }
+      later.addFlashAttribute("sentence", words.say(refusal));
+      later.addFlashAttribute("typedPortion", portion);
+    }
+    return "redirect:/plan/" + id;
   }
 
   @PostMapping("/plan/{id}/usual")

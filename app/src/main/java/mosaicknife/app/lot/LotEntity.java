@@ -14,6 +14,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Currency;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
@@ -185,6 +186,10 @@ class LotEntity {
     this.portionTarget = portionTarget;
   }
 
+  void portion(Mass target) {
+    portionTarget = target;
+  }
+
   void finish(long person, Instant at) {
     finishedAt = at;
     finishedBy = person;
@@ -215,6 +220,7 @@ class LotEntity {
       String venue,
       String receiver,
       Optional<Inspection> inspection,
+      List<Mass> each,
       ExactMoney credited) {
     return new Lot(
         id,
@@ -233,6 +239,7 @@ class LotEntity {
         venue,
         receivedAt,
         receiver,
+        each.size() == fishCount ? each : List.of(),
         portionTarget,
         costingMethod,
         Optional.ofNullable(finishedAt),

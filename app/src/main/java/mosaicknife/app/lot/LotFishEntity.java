@@ -42,6 +42,14 @@ class LotFishEntity {
     this.basis = fish.length().isPresent() ? fish.basis() : null;
   }
 
+  long lotId() {
+    return key.lotId();
+  }
+
+  Optional<Mass> mass() {
+    return Optional.ofNullable(mass);
+  }
+
   MeasuredFish toFish() {
     return new MeasuredFish(
         key.fishNo(),

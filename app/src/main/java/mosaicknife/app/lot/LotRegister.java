@@ -3,6 +3,7 @@ package mosaicknife.app.lot;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,6 +45,7 @@ public class LotRegister {
   private final LotRepository lots;
   private final InspectionRepository inspections;
   private final ClaimRepository claims;
+  private final LotFishRepository measured;
   private final OrderPlacer orders;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
@@ -56,6 +58,7 @@ public class LotRegister {
       LotRepository lots,
       InspectionRepository inspections,
       ClaimRepository claims,
+      LotFishRepository measured,
       OrderPlacer orders,
       CatalogueEditor catalogue,
       HouseSettings houses,
@@ -66,6 +69,7 @@ public class LotRegister {
     this.lots = lots;
     this.inspections = inspections;
     this.claims = claims;
+    this.measured = measured;
     this.orders = orders;
     this.catalogue = catalogue;
     this.houses = houses;
@@ -263,6 +267,7 @@ public class LotRegister {
             .collect(
                 Collectors.toMap(
                     ClaimEntity::lotId, c -> c.toClaim(names).amount(), ExactMoney::plus));
+    Map<Long, List<Mass>> masses = masses(numbers);
     return found.stream()
         .map(
             lot ->
@@ -272,6 +277,7 @@ public class LotRegister {
                     venues.get(lot.venueId()),
                     names.get(lot.receivedBy()),
                     Optional.ofNullable(inspected.get(lot.id())),
+                    masses.getOrDefault(lot.id(), List.of()),
                     credits.getOrDefault(lot.id(), ExactMoney.zero(lot.currency()))))
         .toList();
   }
@@ -289,6 +295,20 @@ public class LotRegister {
   public void costBy(long id, int version, CostingMethod method, Mass portionTarget) {
     Refusal.ifFound(LotRules.portion(portionTarget));
     fresh(id, version).costBy(method, portionTarget);
+  }
+
+  /**
+   * Chooses what one portion of a lot weighs.
+   *
+   * @param id the lot number
+   * @param target the mass of one portion, 5 g to 5 kg
+   * @throws Refusal if the lot is closed or the portion cannot be one
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void portion(long id, Mass target) {
+    Refusal.ifFound(LotRules.portion(target));
+    checkOpen(id);
+    find(id).portion(target);
   }
 
   /**
@@ -358,7 +378,17 @@ public class LotRegister {
         houses.getVenue(lot.venueId()).name(),
         names.get(lot.receivedBy()),
         inspections.findFirstByLotIdOrderByIdDesc(lot.id()).map(i -> i.toInspection(names)),
+        masses(List.of(lot.id())).getOrDefault(lot.id(), List.of()),
         credited);
+  }
+
+  /** What each fish weighs that was weighed by itself. */
+  private Map<Long, List<Mass>> masses(Collection<Long> numbers) {
+    return measured.findWeighedOf(numbers).stream()
+        .collect(
+            Collectors.groupingBy(
+                LotFishEntity::lotId,
+                Collectors.mapping(one -> one.mass().orElseThrow(), Collectors.toList())));
   }
 
   /**

@@ -45,13 +45,15 @@ class LotPartEntity {
   @Column(updatable = false)
   private String name;
 
-  @Column(updatable = false)
   private int number;
 
   @Column(updatable = false)
   private boolean planned;
 
   private boolean skipped;
+
+  @Column(name = "stays_on")
+  private String staysOn;
 
   @Column(name = "in_a_row", updatable = false)
   private boolean inARow;
@@ -94,14 +96,30 @@ class LotPartEntity {
     return part;
   }
 
-  static LotPartEntity added(long lotId, PartKind kind, int number, String name, Long parentId) {
+  static LotPartEntity added(long lotId, PartKind kind, int number, String name) {
     LotPartEntity part = new LotPartEntity();
     part.lotId = lotId;
     part.slot = kind.code() + "-" + number;
     part.kind = kind.code();
     part.name = name;
     part.number = number;
-    part.parentId = parentId;
+    return part;
+  }
+
+  /** A piece of a part: it goes where the part goes until it is told otherwise. */
+  static LotPartEntity cutFrom(LotPartEntity from, PartKind kind, int number) {
+    LotPartEntity part =
+        added(
+            from.lotId,
+            kind,
+            number,
+            "%s, %s".formatted(kind.name(), from.name.toLowerCase(Locale.ROOT)));
+    part.parentId = from.id;
+    if (from.purpose != null && from.purpose != Purpose.HOLD && kind.mayBeFor(from.purpose)) {
+      part.purpose = from.purpose;
+      part.becomes = from.becomes;
+      part.venueId = from.venueId;
+    }
     return part;
   }
 
@@ -112,8 +130,8 @@ class LotPartEntity {
             from.lotId,
             kind,
             number,
-            "%ss of %s".formatted(kind.name(), from.name.toLowerCase(Locale.ROOT)),
-            from.id);
+            "%ss of %s".formatted(kind.name(), from.name.toLowerCase(Locale.ROOT)));
+    part.parentId = from.id;
     part.slot = kind.code() + "-of-" + from.slot;
     part.inARow = true;
     part.purpose = Purpose.PLATE;
@@ -205,6 +223,7 @@ class LotPartEntity {
         parentId(),
         planned,
         skipped,
+        Optional.ofNullable(staysOn),
         inARow,
         venueId(),
         purpose(),
@@ -218,8 +237,15 @@ class LotPartEntity {
     skipped = true;
   }
 
+  /** It is not taken off: it goes where the other part goes. */
+  void stayOn(LotPartEntity other) {
+    skipped = true;
+    staysOn = other.slot;
+  }
+
   void expectAgain() {
     skipped = false;
+    staysOn = null;
   }
 
   /** Gives the part its purpose; what belonged to another purpose is forgotten. */

@@ -1,5 +1,6 @@
 package mosaicknife.app.parts;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Currency;
 import java.util.List;
@@ -141,13 +142,86 @@ public class LotParts {
             .findKind(kindCode)
             .orElseThrow(() -> Refusal.ofField("kind", "parts.problem.which-part-is-it-choose"));
     List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
-    Long parent = parentSlot.isBlank() ? null : part(lotId, parentSlot).id();
-    int number = nextNumber(lotId);
-    long same = all.stream().filter(p -> p.kind().equals(kind.code())).count();
-    String name = same == 0 ? kind.name() : kind.name() + " " + (same + 1);
-    String slot = parts.saveAndFlush(LotPartEntity.added(lotId, kind, number, name, parent)).slot();
+    String slot;
+    if (parentSlot.isBlank()) {
+      long same = all.stream().filter(p -> p.kind().equals(kind.code())).count();
+      String name = same == 0 ? kind.name() : kind.name() + " " + (same + 1);
+      LotPartEntity added = LotPartEntity.added(lotId, kind, nextNumber(lotId), name);
+      slot = parts.saveAndFlush(added).slot();
+    } else {
+      slot = cut(part(lotId, parentSlot), kind).slot();
+    }
     events.publishEvent(new LotChanged(lotId));
     return slot;
+  }
+
+  private LotPartEntity cut(LotPartEntity from, PartKind kind) {
+    return parts.saveAndFlush(LotPartEntity.cutFrom(from, kind, nextNumber(from.lotId())));
+  }
+
+  /**
+   * Cuts a part into the same pieces as another: the second side repeats the first.
+   *
+   * @param lotId the lot number
+   * @param slot the part that is cut
+   * @param like the part whose pieces are repeated
+   * @return the slot of its first piece
+   * @throws Refusal if it is cut already, or the other is not
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public String cutLike(long lotId, String slot, String like) {
+    lots.checkOpen(lotId);
+    LotPartEntity from = part(lotId, slot);
+    if (!piecesOf(from).isEmpty()) {
+      throw Refusal.ofInput("parts.problem.is-cut-already", from.name());
+    }
+    List<LotPartEntity> made = repeat(part(lotId, like), from);
+    if (made.isEmpty()) {
+      throw Refusal.ofInput("parts.problem.is-not-cut", part(lotId, like).name());
+    }
+    events.publishEvent(new LotChanged(lotId));
+    return made.get(0).slot();
+  }
+
+  private List<LotPartEntity> repeat(LotPartEntity like, LotPartEntity from) {
+    List<LotPartEntity> made = new ArrayList<>();
+    for (LotPartEntity piece : piecesOf(like)) {
+      if (!piece.isInARow()) {
+        LotPartEntity copy = cut(from, kind(piece));
+        made.add(copy);
+        repeat(piece, copy);
+      }
+    }
+    return made;
+  }
+
+  private List<LotPartEntity> piecesOf(LotPartEntity part) {
+    return parts.findByLotIdInOrderByNumber(List.of(part.lotId())).stream()
+        .filter(other -> other.parentId().filter(part.id()::equals).isPresent())
+        .toList();
+  }
+
+  /**
+   * Says that a part stays on another this time: it is weighed with it and goes where it goes.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @param on the part it stays on
+   * @throws Refusal if it was weighed already, or the other is not taken off either
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public void stayOn(long lotId, String slot, String on) {
+    lots.checkOpen(lotId);
+    LotPartEntity part = part(lotId, slot);
+    LotPartEntity other = part(lotId, on);
+    if (weighed.isWeighed(part.id())) {
+      throw Refusal.ofInput("parts.problem.was-weighed-take-the-weight", part.name());
+    }
+    if (part.slot().equals(other.slot()) || other.isSkipped()) {
+      throw Refusal.ofInput("parts.problem.is-not-taken-off-itself", other.name());
+    }
+    part.stayOn(other);
+    events.publishEvent(new LotChanged(lotId));
   }
 
   /**

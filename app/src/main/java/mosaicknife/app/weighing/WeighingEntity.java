@@ -116,6 +116,26 @@ class WeighingEntity implements Persistable<UUID> {
     return this;
   }
 
+  /** The same reading on another part: it was booked on the wrong row. */
+  WeighingEntity movedTo(UUID newId, Place place, long person) {
+    WeighingEntity moved = new WeighingEntity();
+    moved.id = newId;
+    moved.partId = place.part();
+    moved.fishNo = place.fish();
+    moved.pieceNo = place.piece();
+    moved.trayId = trayId;
+    moved.kind = Kind.TAKEN;
+    moved.mass = mass;
+    moved.source = source;
+    moved.gross = gross;
+    moved.tare = tare;
+    moved.readability = readability;
+    moved.typed = typed;
+    moved.takenBy = person;
+    moved.takenAt = takenAt;
+    return moved;
+  }
+
   static WeighingEntity takingBack(UUID id, WeighingEntity last, Stamp stamp) {
     WeighingEntity back = new WeighingEntity();
     back.id = id;

@@ -263,6 +263,48 @@ public class WeighingRecorder implements WeighedParts {
     return name;
   }
 
+  /**
+   * Moves a weight of this person to another part: it was booked on the wrong row. The weight keeps
+   * its reading and its moment. The same wish sent again is the same.
+   *
+   * @param lotId the lot number
+   * @param id the identifier the sender made for the weight on the other part
+   * @param weighing the weighing that stands on the wrong part
+   * @param slot the part it belongs to
+   * @return the name of that part and the mass
+   * @throws Refusal if the other part was weighed already, or the weight is gone or another's
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public Weighed move(long lotId, UUID id, UUID weighing, String slot) {
+    PlaceRow at = place(lotId, slot);
+    WeighingEntity wrong =
+        weighings
+            .findById(weighing)
+            .orElseThrow(() -> Refusal.ofInput("weighing.problem.that-weight-is-not-there"));
+    Mass mass = wrong.mass().orElse(Mass.ZERO);
+    List<WeighingEntity> links = weighings.findByPartId(at.getPart());
+    if (links.stream().anyMatch(link -> link.id().equals(id))) {
+      return new Weighed(at.getName(), mass);
+    }
+    checkOpen(lotId, at);
+    Optional<WeighingEntity> last = last(links, wrong.fishNo(), 0);
+    if (at.getRow() || last.filter(link -> !link.isTakenBack()).isPresent()) {
+      throw Refusal.ofInput("weighing.problem.was-weighed-choose-another", at.getName());
+    }
+    takeBack(lotId, UUID.randomUUID(), weighing);
+    Refusal.ifFound(LotRules.fish(lotId, at.getFish(), at.getName(), wrong.fishNo(), fish(links)));
+    checkInside(at, mass);
+    WeighingEntity moved =
+        wrong.movedTo(id, new Place(at.getPart(), wrong.fishNo(), 0), current.get().id());
+    last.ifPresent(link -> moved.after(link, ""));
+    weighings.saveAndFlush(moved);
+    if (at.getSkipped()) {
+      events.publishEvent(new PartWeighedAfterAll(lotId, slot));
+    }
+    events.publishEvent(new LotChanged(lotId, id.toString()));
+    return new Weighed(at.getName(), mass);
+  }
+
   private String partName(long lotId, long partId) {
     return weighings
         .findPartName(lotId, partId)

@@ -121,6 +121,134 @@ public class BenchPagesTest extends WithPages {
     assertEquals(stale.getStatus(), 409, text(stale));
   }
 
+  private long receive(String species, int fish, String kilograms) {
+    return new TestLots(applicationContext).receive(species, State.GUTTED, fish, kilograms);
+  }
+
+  private String done(String address, String... fields) throws Exception {
+    MockHttpServletResponse answer = quietly("tobiah", address, fields);
+    assertEquals(answer.getStatus(), 200, text(answer));
+    return text(answer);
+  }
+
+  private String take(long lot, String slot, String weight) throws Exception {
+    String id = UUID.randomUUID().toString();
+    done(weighings(lot), "id", id, "part", slot, "source", "typed", "typed", weight);
+    return id;
+  }
+
+  @Test
+  public void aPartLeftOnAnotherIsWeighedWithItAndCanComeOffAfterAll() throws Exception {
+    long lot = receive("pollack", 1, "3.9");
+    Mass frame = part(lot, "frame").expected().orElseThrow();
+    Mass fins = part(lot, "fins").expected().orElseThrow();
+    String sheet = done("/bench/" + lot + "/stay", "part", "fins", "on", "frame");
+    Document page = Jsoup.parse(sheet);
+    assertEquals(page.select("tr[data-slot=fins] .weight").text(), "on the frame");
+    assertTrue(page.select("tr[data-slot=frame] th").text().contains("with fins and tail"));
+    assertEquals(part(lot, "frame").expected().orElseThrow(), frame.plus(fins));
+    MockHttpServletResponse nowhere =
+        quietly("tobiah", "/bench/" + lot + "/stay", "part", "head", "on", "fins");
+    assertEquals(nowhere.getStatus(), 422, "the fins are not taken off");
+    assertEquals(
+        quietly("tobiah", "/bench/" + lot + "/stay", "part", "head", "on", "head").getStatus(),
+        422);
+    take(lot, "fins", "80 g");
+    assertEquals(part(lot, "frame").expected().orElseThrow(), frame, "they came off after all");
+    assertFalse(part(lot, "fins").skipped());
+  }
+
+  @Test
+  public void aWeightOnTheWrongRowIsMovedWithItsReadingOnceAndOnlyWhereNoneIs() throws Exception {
+    long lot = receive("pollack", 1, "3.9");
+    String wrong = take(lot, "head", "1.010 kg");
+    take(lot, "gills", "60 g");
+    String own = UUID.randomUUID().toString();
+    for (int again = 0; again < 2; again++) {
+      String sheet =
+          done("/bench/" + lot + "/move", "own", own, "weighing", wrong, "to", "fillet-left");
+      assertTrue(sheet.contains("1.010 kg moved to Left fillet."), sheet);
+    }
+    assertFalse(part(lot, "head").isStarted());
+    Weighing moved = part(lot, "fillet-left").taken().get(0);
+    assertEquals(moved.mass(), Mass.ofGrams(1010));
+    assertEquals(moved.typed().orElseThrow(), "1.010 kg");
+    // taken, taken back, taken there, and the gills
+    assertEquals(sheets.facts(lot).size(), 4);
+    MockHttpServletResponse full =
+        quietly(
+            "tobiah",
+            "/bench/" + lot + "/move",
+            "own",
+            UUID.randomUUID().toString(),
+            "weighing",
+            moved.id().toString(),
+            "to",
+            "gills");
+    assertEquals(full.getStatus(), 422);
+    assertTrue(text(full).contains("Gills has a weight already"), text(full));
+    MockHttpServletResponse others =
+        quietly(
+            "ines",
+            "/bench/" + lot + "/move",
+            "own",
+            UUID.randomUUID().toString(),
+            "weighing",
+            moved.id().toString(),
+            "to",
+            "frame");
+    assertEquals(others.getStatus(), 422, "someone else's weight");
+    assertTrue(part(lot, "fillet-left").isStarted());
+    assertFalse(part(lot, "frame").isStarted());
+  }
+
+  @Test
+  public void piecesCarryTheNameAndFateOfTheirPartAndTheSecondSideRepeatsTheFirst()
+      throws Exception {
+    long lot = receive("albacore", 1, "18");
+    LotPart loin = part(lot, "loin-top-left");
+    follow(
+        "ines",
+        "/plan/" + lot + "/parts/loin-top-left",
+        "version",
+        Integer.toString(loin.version()),
+        "purpose",
+        "PLATE",
+        "becomes",
+        "Tuna, seared");
+    take(lot, "loin-top-left", "2.150 kg");
+    Document bench = Jsoup.parse(page("tobiah", "/bench/" + lot + "?part=loin-top-left"));
+    List<String> offered = bench.select("#pieces button").eachText();
+    assertTrue(offered.contains("Eye of the loin") && offered.size() <= 12, offered.toString());
+    for (String kind : List.of("eye-of-loin", "inner-strip")) {
+      done("/bench/" + lot + "/parts", "parent", "loin-top-left", "kind", kind);
+    }
+    List<LotPart> parts = sheets.get(lot).parts();
+    int at = parts.indexOf(part(lot, "loin-top-left"));
+    LotPart eye = parts.get(at + 1);
+    assertEquals(eye.name(), "Eye of the loin, top left loin");
+    assertEquals(eye.purpose().orElseThrow().name(), "PLATE");
+    assertEquals(eye.becomes(), "Tuna, seared");
+    take(lot, eye.slot(), "1.200 kg");
+
+    take(lot, "loin-top-right", "2.100 kg");
+    bench = Jsoup.parse(page("tobiah", "/bench/" + lot + "?part=loin-top-right"));
+    assertEquals(
+        bench.select("button[name=like]").eachText(), List.of("Same pieces as Top left loin"));
+    String like = "/bench/" + lot + "/parts/like";
+    done(like, "part", "loin-top-right", "like", "loin-top-left");
+    List<String> names =
+        sheets.get(lot).parts().stream()
+            .map(LotPart::name)
+            .filter(name -> name.endsWith(", top right loin"))
+            .toList();
+    assertEquals(names, List.of("Eye of the loin, top right loin", "Inner strip, top right loin"));
+    assertEquals(
+        quietly("tobiah", like, "part", "loin-top-right", "like", "loin-top-left").getStatus(),
+        422,
+        "not twice");
+  }
+
   @Test
   public void whatCannotBeAWeightIsRefusedWithASentenceAndStoresNothing() throws Exception {
     String[][] wrong = {

@@ -5,10 +5,13 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.buy.Dish;
+import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.parts.OptionChooser;
 import mosaicknife.app.weighing.LotSheets;
@@ -28,6 +31,7 @@ public class PlanPagesTest extends WithPages {
   @Autowired private LotSheets sheets;
   @Autowired private OptionChooser options;
   @Autowired private HouseSettings houses;
+  @Autowired private DishEditor dishes;
 
   private long receive(String species, State state, int count, String kilograms) {
     return new TestLots(applicationContext).receive(species, state, count, kilograms);
@@ -83,6 +87,70 @@ public class PlanPagesTest extends WithPages {
     choose(lot, "skin", "off");
     assertTrue(part(lot, "belly").skipped());
     assertFalse(page("ines", "/plan/5").contains("id=\"option-collar\""), "plaice has no collar");
+  }
+
+  private List<String> numbered(long lot) {
+    return sheets.get(lot).expectedParts().stream()
+        .map(part -> part.number() + " " + part.slot())
+        .toList();
+  }
+
+  @Test
+  public void theRouteIsTheFirstQuestionAndPartsNumbersAndQuestionsFollowIt() throws Exception {
+    long lot = receive("mackerel", State.GUTTED, 3, "1.2");
+    String page = choose(lot, "route", "belly-butterflied");
+    assertEquals(
+        numbered(lot),
+        List.of("1 fins", "2 gills", "3 head", "4 butterflied", "5 frame"),
+        "no gap on the keys");
+    assertTrue(page.contains("id=\"option-skin\""), "skin is asked");
+    assertFalse(page.contains("id=\"option-shape\""), "nobody squares a butterflied mackerel");
+    choose(lot, "together", "fins");
+    assertEquals(numbered(lot).get(0), "1 gills", "fins are no part any more");
+    choose(lot, "route", "whole");
+    page = page("ines", "/plan/" + lot);
+    assertEquals(numbered(lot).get(2), "3 whole", numbered(lot).toString());
+    assertFalse(page.contains("id=\"option-together\""));
+    choose(lot, "route", "cuts");
+    assertTrue(sheets.get(lot).find("fillet-left").filter(p -> !p.skipped()).isPresent());
+    // from the first weight on a number stays with its part
+    int gills = part(lot, "gills").number();
+    follow(
+        "tobiah",
+        "/bench/" + lot + "/weighings",
+        "id",
+        UUID.randomUUID().toString(),
+        "part",
+        "gills",
+        "source",
+        "typed",
+        "typed",
+        "20 g");
+    choose(lot, "together", "carcass");
+    assertEquals(part(lot, "gills").number(), gills);
+    assertTrue(sheets.get(lot).find("carcass").isPresent());
+  }
+
+  @Test
+  public void thePortionIsThatOfTheDishOrWhatIsTypedBeforeAnythingIsWeighed() throws Exception {
+    long lot = receive("hake", State.GUTTED, 1, "4.2");
+    assertTrue(page("ines", "/plan/" + lot).contains("name=\"portion\" value=\"180 g\""));
+    follow("ines", "/plan/" + lot + "/portion", "portion", "5 oz");
+    // 5 oz are 141.747615625 g, kept to the milligram
+    assertEquals(sheets.get(lot).lot().portionTarget(), Mass.ofMilligrams(141_748), "five ounces");
+    String refused = follow("ines", "/plan/" + lot + "/portion", "portion", "a handful");
+    assertTrue(refused.contains("value=\"a handful\""), "what was typed stays");
+    assertEquals(sheets.get(lot).lot().portionTarget(), Mass.ofMilligrams(141_748));
+    assertEquals(send("maren", "/plan/" + lot + "/portion", "portion", "200 g").getStatus(), 403);
+    Dish dish =
+        dishes.all().stream()
+            .filter(d -> !d.whole() && d.fish().contains("hake"))
+            .findFirst()
+            .orElseThrow();
+    assign(lot, "head", "purpose", "SECOND_PLATE", "becomes", dish.name());
+    assertEquals(sheets.get(lot).lot().portionTarget(), Mass.ofMilligrams(141_748), "a head");
+    assign(lot, "fillet-left", "purpose", "PLATE", "becomes", dish.name());
+    assertEquals(sheets.get(lot).lot().portionTarget(), dish.rule().target());
   }
 
   @Test

@@ -95,6 +95,35 @@ public final class Catalogue {
   }
 
   /**
+   * Returns the kinds of part that can be cut from one: those that the tree of kinds hangs on it,
+   * and of a fillet or loin also what is cut from the side it is.
+   *
+   * @param from the kind that is cut
+   * @return the kinds in the order of the file; empty if nothing is cut from it
+   */
+  public List<PartKind> cutFrom(PartKind from) {
+    Optional<PartKind> above = findKind(from.cutFrom());
+    boolean side = above.isPresent() && !above.get().cutFrom().isEmpty();
+    boolean flesh = from.nature() == PartClass.FLESH;
+    return kinds.values().stream()
+        .filter(
+            kind ->
+                kind.cutFrom().equals(from.code())
+                    || side
+                        && flesh
+                        && kind.cutFrom().equals(from.cutFrom())
+                        && !isCutFurther(kind))
+        .filter(kind -> kind != from && !kind.is(PartKind.Trait.PORTION))
+        .toList();
+  }
+
+  /** Flesh that others are cut from is a whole fillet or loin, and none of the pieces of one. */
+  private boolean isCutFurther(PartKind kind) {
+    return kind.nature() == PartClass.FLESH
+        && kinds.values().stream().anyMatch(other -> other.cutFrom().equals(kind.code()));
+  }
+
+  /**
    * Finds a part kind.
    *
    * @param code its code

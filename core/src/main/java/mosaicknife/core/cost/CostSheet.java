@@ -47,13 +47,32 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
       LotCost cost,
       Map<String, UnitPrice> values,
       Mass target) {
+    return of(method, breakdown, cost, values, WholePortions.in(breakdown.mains(), target));
+  }
+
+  /**
+   * Works out the sheet for portions that were counted already.
+   *
+   * @param method the costing method
+   * @param breakdown the parts with their purposes
+   * @param cost the lot's cost
+   * @param values what parts are worth, see {@link Costing#by}
+   * @param portions the portions inside the mains
+   * @return the sheet; empty while no part is for the plate or none carries cost
+   */
+  public static Optional<CostSheet> of(
+      CostingMethod method,
+      Breakdown breakdown,
+      LotCost cost,
+      Map<String, UnitPrice> values,
+      WholePortions portions) {
     List<Leaf> mains = breakdown.mains();
     if (mains.isEmpty()) {
       return Optional.empty();
     }
     Mass mass = Mass.total(mains.stream().map(Leaf::mass).toList());
     return Costing.by(method, breakdown, cost, values)
-        .map(costing -> new CostSheet(costing, cost, mass, WholePortions.in(mains, target)));
+        .map(costing -> new CostSheet(costing, cost, mass, portions));
   }
 
   /**

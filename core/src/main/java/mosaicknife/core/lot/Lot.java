@@ -1,7 +1,9 @@
 package mosaicknife.core.lot;
 
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
@@ -25,6 +27,7 @@ import mosaicknife.core.safety.RawGate;
  * @param venue the name of the venue that took it
  * @param receivedAt when it was received
  * @param receivedBy who received it
+ * @param each what each fish weighs, where all were weighed by themselves; else empty
  * @param portionTarget the mass of one portion
  * @param costingMethod how the house costs it
  * @param finishedAt when the lot was closed, if it is
@@ -38,6 +41,7 @@ public record Lot(
     String venue,
     Instant receivedAt,
     String receivedBy,
+    List<Mass> each,
     Mass portionTarget,
     CostingMethod costingMethod,
     Optional<Instant> finishedAt,
@@ -48,6 +52,10 @@ public record Lot(
   /** Refuses what is missing. */
   public Lot {
     Check.notNull(receipt, "receipt");
+    each = List.copyOf(each);
+    Check.that(
+        each.isEmpty() || each.size() == receipt.fish(),
+        "Expected a mass of each fish or of none, found " + each.size());
     Check.notNull(portionTarget, "portion");
     Check.notNull(costingMethod, "costing method");
     Check.notNull(finishedAt, "moment of closing");
@@ -170,7 +178,20 @@ public record Lot(
    * @return the fish
    */
   public CutPlan.Fish toCut(HouseNorms norms) {
-    return new CutPlan.Fish(species(), state(), fish(), purchased(), norms);
+    return new CutPlan.Fish(species(), state(), fish(), purchased(), each, norms);
+  }
+
+  /**
+   * Shares a part of all fish out to each, as their own masses are.
+   *
+   * @param part the mass of the part of all fish together
+   * @return one mass for each fish whose own mass is known; empty if none is
+   */
+  public List<Mass> shared(Mass part) {
+    Mass all = Mass.total(each);
+    return each.stream()
+        .map(fish -> part.multipliedBy(fish.dividedBy(all), RoundingMode.HALF_EVEN))
+        .toList();
   }
 
   /**

@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
@@ -67,21 +68,22 @@ public record LotSheet(
    * Works out a lot.
    *
    * @param lot the lot
-   * @param plan what it is to become
-   * @param laidOut its parts in cutting order, as laid out and decided
+   * @param cut what it is to become by its cutting options
+   * @param laidOut its parts by number, as laid out and decided
    * @param standing the weighings that stand, of all its parts
    * @param norms what the house believes
    * @return the sheet
    */
   public static LotSheet of(
-      Lot lot, CutPlan plan, List<Part> laidOut, List<Weighing> standing, HouseNorms norms) {
+      Lot lot, CutPlan cut, List<Part> laidOut, List<Weighing> standing, HouseNorms norms) {
+    CutPlan plan = cut.joined(staying(laidOut));
     Map<String, CutPlan.Planned> planned =
         plan.parts().stream()
             .collect(Collectors.toMap(part -> part.slot().code(), Function.identity()));
     Map<String, List<Weighing>> taken =
         standing.stream().collect(Collectors.groupingBy(Weighing::part));
     List<LotPart> parts =
-        laidOut.stream()
+        depthFirst(laidOut).stream()
             .filter(
                 part ->
                     planned.containsKey(part.slot())
@@ -107,7 +109,31 @@ public record LotSheet(
 
   /** A part that only another route has is not there; what somebody added or chose stays. */
   private static boolean isOfAnotherPlan(Part part) {
-    return part.planned() && part.skipped();
+    return part.planned() && part.skipped() && part.staysOn().isEmpty();
+  }
+
+  private static Map<String, String> staying(List<Part> parts) {
+    return parts.stream()
+        .filter(part -> part.staysOn().isPresent())
+        .collect(Collectors.toMap(Part::slot, part -> part.staysOn().orElseThrow()));
+  }
+
+  /** What is cut from a part follows it, before the next one is taken in hand. */
+  private static List<Part> depthFirst(List<Part> byNumber) {
+    Map<Optional<Long>, List<Part>> children =
+        byNumber.stream().collect(Collectors.groupingBy(Part::parentId));
+    List<Part> ordered = new ArrayList<>();
+    children
+        .getOrDefault(Optional.<Long>empty(), List.of())
+        .forEach(p -> add(p, children, ordered));
+    return ordered;
+  }
+
+  private static void add(Part part, Map<Optional<Long>, List<Part>> children, List<Part> ordered) {
+    ordered.add(part);
+    children
+        .getOrDefault(Optional.of(part.id()), List.of())
+        .forEach(piece -> add(piece, children, ordered));
   }
 
   private static LotPart part(
@@ -355,6 +381,71 @@ public record LotSheet(
   }
 
   /**
+   * Returns what stays on a part this time and is weighed with it.
+   *
+   * @param part the part
+   * @return the parts in cutting order
+   */
+  public List<LotPart> stayingOn(LotPart part) {
+    return parts.stream()
+        .filter(other -> other.part().staysOn().filter(part.slot()::equals).isPresent())
+        .toList();
+  }
+
+  /**
+   * Returns the parts one may stay on this time, should it not be taken off.
+   *
+   * @param part a part that was not weighed
+   * @return what is cut from the same as it, and is taken off itself
+   */
+  public List<LotPart> mayStayOn(LotPart part) {
+    return part.isStarted()
+        ? List.of()
+        : parts.stream()
+            .filter(other -> !other.equals(part) && !other.skipped() && !other.inARow())
+            .filter(other -> other.parentId().equals(part.parentId()))
+            .toList();
+  }
+
+  /**
+   * Returns the parts a weight may belong to that was booked on the wrong row.
+   *
+   * @param part the part it was booked on
+   * @param fishNo the fish, or 0 for all together
+   * @return the parts that have no weight of that fish yet
+   */
+  public List<LotPart> mayBeInstead(LotPart part, int fishNo) {
+    return part.inARow() || part.find(fishNo).isEmpty()
+        ? List.of()
+        : parts.stream()
+            .filter(other -> !other.equals(part) && !other.inARow())
+            .filter(other -> other.find(fishNo).isEmpty() && other.part().staysOn().isEmpty())
+            .toList();
+  }
+
+  /**
+   * Returns the parts whose pieces can be repeated on one: the first side, once the second lies on
+   * the board.
+   *
+   * @param part a part that is not cut yet
+   * @return parts of its kind that were cut
+   */
+  public List<LotPart> cutBefore(LotPart part) {
+    return !piecesOf(part).isEmpty()
+        ? List.of()
+        : parts.stream()
+            .filter(other -> other.kind().equals(part.kind()) && !piecesOf(other).isEmpty())
+            .toList();
+  }
+
+  private List<LotPart> piecesOf(LotPart part) {
+    return parts.stream()
+        .filter(other -> !other.inARow())
+        .filter(other -> other.parentId().filter(id -> id == part.id()).isPresent())
+        .toList();
+  }
+
+  /**
    * Finds the part another was cut from.
    *
    * @param part the part
@@ -416,7 +507,23 @@ public record LotSheet(
    * @return the portions at the lot's target
    */
   public WholePortions portions() {
-    return WholePortions.in(breakdown.mains(), lot.portionTarget());
+    return WholePortions.in(breakdown.mains(), lot.portionTarget(), this::eaten);
+  }
+
+  /** What is eaten of each piece: without bones and head, and as unequal as the fish were. */
+  private List<Mass> eaten(Node.Leaf leaf) {
+    Fraction edible =
+        planned(LeafId.slotOf(leaf.id()))
+            .filter(part -> leaf.kind().is(PartKind.Trait.EATEN_IN_PART))
+            .map(part -> part.edible().dividedBy(part.mass()))
+            .orElse(Fraction.ONE);
+    List<Mass> pieces =
+        leaf.pieces() == lot.each().size()
+            ? lot.shared(leaf.mass())
+            : WholePortions.equalPieces(leaf);
+    return pieces.stream()
+        .map(piece -> piece.multipliedBy(edible, RoundingMode.HALF_EVEN))
+        .toList();
   }
 
   /**
@@ -426,7 +533,7 @@ public record LotSheet(
    * @return the costs; empty while no part is for the plate or none carries cost
    */
   public Optional<CostSheet> costs(CostingMethod method) {
-    return CostSheet.of(method, breakdown, lot.cost(), values(), lot.portionTarget());
+    return CostSheet.of(method, breakdown, lot.cost(), values(), portions());
   }
 
   /**

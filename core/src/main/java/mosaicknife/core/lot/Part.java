@@ -17,6 +17,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param parentId the part it is cut from, if not the whole fish
  * @param planned whether the cut plan has it, or somebody added it
  * @param skipped whether it is not taken off this time
+ * @param staysOn the slot of the part it stays on this time; empty if it comes off or is left out
  * @param inARow whether every reading is a piece of its own
  * @param venueId the venue it goes to, if that was decided
  * @param purpose what it is for
@@ -34,6 +35,7 @@ public record Part(
     Optional<Long> parentId,
     boolean planned,
     boolean skipped,
+    Optional<String> staysOn,
     boolean inARow,
     Optional<Long> venueId,
     Optional<Purpose> purpose,
@@ -48,5 +50,7 @@ public record Part(
     Check.text(name, "name");
     Check.notNull(kind, "kind");
     Check.notNull(purpose, "purpose");
+    Check.that(
+        skipped || staysOn.isEmpty(), "Expected a part that stays on another to be left out");
   }
 }

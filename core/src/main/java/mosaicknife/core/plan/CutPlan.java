@@ -2,7 +2,9 @@ package mosaicknife.core.plan;
 
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
@@ -57,9 +59,16 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
    * @param state the state it was bought in
    * @param count how many fish, from 1
    * @param purchased the mass of all of them, positive
+   * @param each what each weighs, where all were weighed by themselves; else empty
    * @param norms what the house believes
    */
-  public record Fish(Species species, State state, int count, Mass purchased, HouseNorms norms) {
+  public record Fish(
+      Species species, State state, int count, Mass purchased, List<Mass> each, HouseNorms norms) {
+
+    /** Fish that were not weighed one by one. */
+    public Fish(Species species, State state, int count, Mass purchased, HouseNorms norms) {
+      this(species, state, count, purchased, List.of(), norms);
+    }
 
     /** Refuses a lot without fish or mass. */
     public Fish {
@@ -67,6 +76,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
       Check.notNull(state, "state");
       Check.inRange(count, 1, 10_000, "number of fish");
       Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found " + purchased);
+      each = List.copyOf(each);
       Check.notNull(norms, "norms");
     }
 
@@ -143,6 +153,59 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
         drafts.stream().filter(draft -> draft.mass > 0).map(Draft::planned).toList();
     double atLeast = Math.max(0.3, minutes);
     return new CutPlan(fish, choices, parts, atLeast * fish.count());
+  }
+
+  /**
+   * Plans that parts stay on others: what they weigh is expected there.
+   *
+   * @param staying the slot a part stays on, by its own slot; what the plan does not have is left
+   *     out of account
+   * @return the plan without the parts that stay on others
+   */
+  public CutPlan joined(Map<String, String> staying) {
+    if (staying.isEmpty()) {
+      return this;
+    }
+    Map<String, List<Planned>> joining = new LinkedHashMap<>();
+    for (Planned part : parts) {
+      joining.computeIfAbsent(last(part.slot().code(), staying), s -> new ArrayList<>()).add(part);
+    }
+    List<Planned> after =
+        parts.stream()
+            .filter(part -> joining.containsKey(part.slot().code()))
+            .map(part -> together(part, joining.get(part.slot().code())))
+            .toList();
+    return new CutPlan(fish, choices, after, minutes);
+  }
+
+  /** Where a part ends up that stays on one that may stay on another; itself in a circle. */
+  private String last(String slot, Map<String, String> staying) {
+    String at = slot;
+    for (int i = 0; i < staying.size(); i++) {
+      String on = staying.get(at);
+      if (on == null || parts.stream().noneMatch(part -> part.slot().code().equals(on))) {
+        return at;
+      }
+      at = on;
+    }
+    return staying.containsKey(at) ? slot : at;
+  }
+
+  private static Planned together(Planned part, List<Planned> all) {
+    double variance = 0;
+    for (Planned one : all) {
+      variance += Math.pow(one.spread().milligrams(), 2);
+    }
+    boolean eaten = part.slot().isMain() && !part.slot().kind().is(PartKind.Trait.EATEN_IN_PART);
+    return new Planned(
+        part.slot(),
+        Mass.total(all.stream().map(Planned::mass).toList()),
+        Mass.ofMilligrams(Math.round(Math.sqrt(variance))),
+        part.purpose(),
+        eaten
+            ? Mass.total(
+                all.stream().map(one -> one.slot().isMain() ? one.edible() : Mass.ZERO).toList())
+            : part.edible());
   }
 
   /**
@@ -372,8 +435,8 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
   /**
    * Works out portions and the cost of a plate.
    *
-   * <p>Portions fit inside each cut of each fish, at the expected mass of the mean fish; a fish
-   * served whole is counted by what is eaten of it.
+   * <p>Portions fit inside each cut of each fish, by its own mass where that is known, else by that
+   * of the mean fish; a fish served whole is counted by what is eaten of it.
    *
    * @param target the mass of one portion, positive
    * @param lot what the lot costs
@@ -381,21 +444,28 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
    * @return the plate
    */
   public Plate plate(Mass target, ExactMoney lot, ExactMoney labourPerHour) {
-    long each =
-        parts.stream()
-            .mapToLong(
-                part ->
-                    part.edible()
-                        .multipliedBy(Fraction.of(1, fish.count()), RoundingMode.DOWN)
-                        .wholeTimes(target))
-            .sum();
-    long portions = Math.multiplyExact(each, fish.count());
+    long portions =
+        fish.each().isEmpty()
+            ? Math.multiplyExact(inside(Fraction.of(1, fish.count()), target), fish.count())
+            : insideEach(target);
     return new Plate(
         portions,
         portions == 0
             ? Optional.empty()
             : Optional.of(
                 PlateCost.of(lot.dividedBy(portions), labour(labourPerHour).dividedBy(portions))));
+  }
+
+  /** Portions inside the cuts of a fish that is such a fraction of the lot. */
+  private long inside(Fraction one, Mass target) {
+    return parts.stream()
+        .mapToLong(part -> part.edible().multipliedBy(one, RoundingMode.DOWN).wholeTimes(target))
+        .sum();
+  }
+
+  private long insideEach(Mass target) {
+    Mass all = Mass.total(fish.each());
+    return fish.each().stream().mapToLong(one -> inside(one.dividedBy(all), target)).sum();
   }
 
   /**

@@ -1,6 +1,9 @@
 package mosaicknife.core.portion;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.function.Function;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.check.Check;
@@ -30,7 +33,7 @@ public record WholePortions(Mass target, List<Inside> fillets) {
    *
    * @param id the identifier of the part
    * @param name the name of the part
-   * @param mass the mass of all its pieces
+   * @param mass what is eaten of all its pieces
    * @param pieces how many pieces it is
    * @param count the whole portions in all its pieces
    */
@@ -54,17 +57,46 @@ public record WholePortions(Mass target, List<Inside> fillets) {
    * @return the portions
    */
   public static WholePortions in(List<Node.Leaf> parts, Mass target) {
-    return new WholePortions(target, parts.stream().map(part -> inside(part, target)).toList());
+    return in(parts, target, WholePortions::equalPieces);
   }
 
-  private static Inside inside(Node.Leaf part, Mass target) {
+  /**
+   * Counts the portions inside parts whose pieces are known to differ, or of which not all is
+   * eaten.
+   *
+   * @param parts the parts to be portioned
+   * @param target the mass of one portion, positive
+   * @param pieces what is eaten of each piece of a part
+   * @return the portions
+   */
+  public static WholePortions in(
+      List<Node.Leaf> parts, Mass target, Function<Node.Leaf, List<Mass>> pieces) {
+    return new WholePortions(
+        target, parts.stream().map(part -> inside(part, target, pieces)).toList());
+  }
+
+  /**
+   * Takes a part as equal pieces.
+   *
+   * @param part the part
+   * @return one mass for each piece, rounded down to the milligram but for the last
+   */
+  public static List<Mass> equalPieces(Node.Leaf part) {
+    Mass each = Mass.ofMilligrams(part.mass().milligrams() / part.pieces());
+    List<Mass> pieces = new ArrayList<>(Collections.nCopies(part.pieces(), each));
+    pieces.set(part.pieces() - 1, part.mass().minus(each.multipliedBy(part.pieces() - 1L)));
+    return pieces;
+  }
+
+  private static Inside inside(
+      Node.Leaf part, Mass target, Function<Node.Leaf, List<Mass>> pieces) {
     if (part.kind().is(PartKind.Trait.PORTION)) {
       // cut and weighed one by one: they are what they are, a little under the target or not
       return new Inside(part.id(), part.name(), part.mass(), 1, part.pieces());
     }
-    Mass each = Mass.ofMilligrams(part.mass().milligrams() / part.pieces());
-    long count = Math.multiplyExact(each.wholeTimes(target), part.pieces());
-    return new Inside(part.id(), part.name(), part.mass(), part.pieces(), count);
+    List<Mass> masses = pieces.apply(part);
+    long count = masses.stream().mapToLong(piece -> piece.wholeTimes(target)).sum();
+    return new Inside(part.id(), part.name(), Mass.total(masses), masses.size(), count);
   }
 
   /**

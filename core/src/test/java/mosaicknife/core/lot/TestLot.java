@@ -3,6 +3,7 @@ package mosaicknife.core.lot;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +30,9 @@ final class TestLot {
   static final Weigher MAREN = new Weigher(3, "Maren Oake");
 
   private Receipt receipt;
-  private final CutPlan plan;
+  private CutPlan plan;
+  private List<Mass> each = List.of();
+  private Mass portion = Mass.ofGrams(180);
   private final List<Part> parts = new ArrayList<>();
   private final List<Weighing> weighings = new ArrayList<>();
   private Optional<Instant> finished = Optional.empty();
@@ -52,9 +55,21 @@ final class TestLot {
             TODAY,
             "",
             Arrival.UNASKED);
+    cutBy(Choices.USUAL);
+  }
+
+  /** Cut by other answers than the usual ones. */
+  TestLot cutBy(Choices choices) {
     CutPlan.Fish toCut =
-        new CutPlan.Fish(receipt.species(), state, fish, receipt.purchased(), HouseNorms.STARTING);
-    plan = CutPlan.of(toCut, Choices.USUAL, catalogue);
+        new CutPlan.Fish(
+            receipt.species(),
+            receipt.state(),
+            receipt.fish(),
+            receipt.purchased(),
+            each,
+            HouseNorms.STARTING);
+    plan = CutPlan.of(toCut, choices, Catalogue.shipped());
+    parts.clear();
     long id = 1;
     for (CutPlan.Planned planned : plan.parts()) {
       parts.add(
@@ -67,6 +82,7 @@ final class TestLot {
               Optional.empty(),
               true,
               false,
+              Optional.empty(),
               false,
               Optional.empty(),
               Optional.empty(),
@@ -75,6 +91,7 @@ final class TestLot {
               Optional.empty(),
               0));
     }
+    return this;
   }
 
   static Mass kilograms(String kilograms) {
@@ -99,6 +116,10 @@ final class TestLot {
 
   /** One piece of a part weighed in a row. */
   TestLot weigh(String slot, int fish, int piece, int grams) {
+    return weigh(slot, fish, piece, Mass.ofGrams(grams));
+  }
+
+  TestLot weigh(String slot, int fish, int piece, Mass mass) {
     weighings.add(
         new Weighing(
             UUID.nameUUIDFromBytes((slot + fish + "/" + piece).getBytes()),
@@ -106,10 +127,10 @@ final class TestLot {
             fish,
             piece,
             Weighing.Kind.TAKEN,
-            Optional.of(Mass.ofGrams(grams)),
+            Optional.of(mass),
             Source.TYPED,
             Optional.empty(),
-            Optional.of(grams + " g"),
+            Optional.of(mass.toString()),
             Optional.empty(),
             Optional.empty(),
             "",
@@ -155,6 +176,11 @@ final class TestLot {
     return change(slot, part -> with(part, true, part.purpose()));
   }
 
+  /** A part that is not taken off, and stays on another one. */
+  TestLot stay(String slot, String on) {
+    return change(slot, part -> with(part, true, Optional.of(on), part.purpose()));
+  }
+
   /** A part cut from another one, of the kind of the first. */
   TestLot cutFrom(String parent, String slot, String kindOf, boolean inARow) {
     Part from = find(parent);
@@ -169,6 +195,7 @@ final class TestLot {
             Optional.of(from.id()),
             false,
             false,
+            Optional.empty(),
             inARow,
             Optional.empty(),
             Optional.empty(),
@@ -176,6 +203,17 @@ final class TestLot {
             Optional.empty(),
             Optional.empty(),
             0));
+    return this;
+  }
+
+  /** Each fish was weighed by itself. */
+  TestLot each(String... kilograms) {
+    each = Arrays.stream(kilograms).map(Mass::ofKilograms).toList();
+    return cutBy(plan.choices());
+  }
+
+  TestLot portion(String grams) {
+    portion = Mass.ofGrams(Long.parseLong(grams));
     return this;
   }
 
@@ -199,6 +237,11 @@ final class TestLot {
   }
 
   private static Part with(Part part, boolean skipped, Optional<Purpose> purpose) {
+    return with(part, skipped, Optional.empty(), purpose);
+  }
+
+  private static Part with(
+      Part part, boolean skipped, Optional<String> staysOn, Optional<Purpose> purpose) {
     return new Part(
         part.id(),
         part.slot(),
@@ -207,7 +250,8 @@ final class TestLot {
         part.kind(),
         part.parentId(),
         part.planned(),
-        skipped,
+        skipped || staysOn.isPresent(),
+        staysOn,
         part.inARow(),
         part.venueId(),
         purpose,
@@ -225,7 +269,8 @@ final class TestLot {
             "Lantern House",
             NOON,
             "Ines Varga",
-            Mass.ofGrams(180),
+            each,
+            portion,
             CostingMethod.ALL_ON_THE_MAINS,
             finished,
             inspection,

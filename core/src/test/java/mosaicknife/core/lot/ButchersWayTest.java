@@ -1,0 +1,218 @@
+package mosaicknife.core.lot;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.Balance.Verdict;
+import mosaicknife.core.plan.Choices;
+import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.plan.CuttingOption;
+import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What the butcher does and the plan did not say: parts left on others, pieces, unequal fish. */
+public class ButchersWayTest {
+
+  private static TestLot hake() {
+    return new TestLot("hake", State.GUTTED, 1, "4.860", "");
+  }
+
+  private static Mass expected(LotSheet sheet, String slot) {
+    return sheet.find(slot).flatMap(LotPart::expected).orElse(Mass.ZERO);
+  }
+
+  @Test
+  public void aPartThatStaysOnAnotherIsExpectedThereBeforeAnythingIsJudged() {
+    LotSheet apart = hake().sheet();
+    LotSheet sheet = hake().stay("fins", "frame").stay("collar", "head").sheet();
+    assertEquals(expected(sheet, "frame"), expected(apart, "frame").plus(expected(apart, "fins")));
+    assertEquals(expected(sheet, "head"), expected(apart, "head").plus(expected(apart, "collar")));
+    assertEquals(expected(sheet, "fins"), Mass.ZERO);
+    assertEquals(sheet.weights(), 6);
+    assertEquals(sheet.next(1).orElseThrow().slot(), "gills", "nobody asks for the fins");
+    LotPart frame = sheet.find("frame").orElseThrow();
+    assertEquals(sheet.stayingOn(frame).stream().map(LotPart::slot).toList(), List.of("fins"));
+
+    // 119 g of fins on a frame of 626 g, 227 g of collar on a head of 1015 g: it adds up
+    LotSheet weighed =
+        hake()
+            .stay("fins", "frame")
+            .stay("collar", "head")
+            .weigh("gills", 1, 65)
+            .weigh("head", 1, 1242)
+            .weigh("fillet-left", 1, 1310)
+            .weigh("fillet-right", 1, 1300)
+            .weigh("belly", 1, 184)
+            .weigh("frame", 1, 745)
+            .sheet();
+    assertEquals(weighed.balance().verdict(), Verdict.CLOSED);
+    assertEquals(weighed.balance().remainder(), Mass.ofGrams(14));
+    assertTrue(
+        Tally.search(weighed, Map.of()).filter(found -> found.isAlarm()).isEmpty(),
+        "nothing was forgotten");
+  }
+
+  @Test
+  public void aPartStaysOnWhatStaysOnAnotherAndACircleIsNoPlace() {
+    LotSheet apart = hake().sheet();
+    LotSheet sheet = hake().stay("fins", "head").stay("head", "frame").sheet();
+    assertEquals(
+        expected(sheet, "frame"),
+        expected(apart, "frame").plus(expected(apart, "fins")).plus(expected(apart, "head")));
+    LotSheet circle = hake().stay("fins", "frame").stay("frame", "fins").sheet();
+    assertEquals(
+        circle.plan().parts().stream().map(p -> p.mass().milligrams()).reduce(0L, Long::sum),
+        apart.plan().parts().stream().map(p -> p.mass().milligrams()).reduce(0L, Long::sum));
+    assertThrows(
+        IllegalArgumentException.class,
+        () ->
+            new Part(
+                1,
+                "fins",
+                1,
+                "Fins",
+                kind("fins"),
+                java.util.Optional.empty(),
+                true,
+                false,
+                java.util.Optional.of("frame"),
+                false,
+                java.util.Optional.empty(),
+                java.util.Optional.empty(),
+                "",
+                java.util.Optional.empty(),
+                java.util.Optional.empty(),
+                0));
+  }
+
+  private static PartKind kind(String code) {
+    return Catalogue.shipped().findKind(code).orElseThrow();
+  }
+
+  @Test
+  public void whatIsCutFromAPartFollowsItBeforeTheNextOne() {
+    LotSheet sheet =
+        hake()
+            .cutFrom("fillet-left", "tail-left", "fillet-left", false)
+            .weigh("fillet-left", 1, 1310)
+            .sheet();
+    List<String> order = sheet.parts().stream().map(LotPart::slot).toList();
+    assertEquals(order.indexOf("tail-left"), order.indexOf("fillet-left") + 1);
+    assertEquals(sheet.next(1).orElseThrow().slot(), "tail-left");
+    LotPart right = sheet.find("fillet-right").orElseThrow();
+    assertEquals(
+        sheet.cutBefore(right).stream().map(LotPart::slot).toList(), List.of("fillet-left"));
+    assertEquals(sheet.cutBefore(sheet.find("fillet-left").orElseThrow()), List.of());
+    assertEquals(sheet.cutBefore(sheet.find("head").orElseThrow()), List.of());
+  }
+
+  @Test
+  public void aWeightOnTheWrongRowCanOnlyGoWhereNoneIs() {
+    LotSheet sheet = hake().weigh("head", 1, 1310).weigh("gills", 1, 65).sheet();
+    List<String> instead =
+        sheet.mayBeInstead(sheet.find("head").orElseThrow(), 1).stream()
+            .map(LotPart::slot)
+            .toList();
+    assertEquals(
+        instead, List.of("fins", "collar", "fillet-left", "fillet-right", "belly", "frame"));
+    assertEquals(sheet.mayBeInstead(sheet.find("frame").orElseThrow(), 1), List.of());
+    assertEquals(sheet.mayStayOn(sheet.find("head").orElseThrow()), List.of(), "it is weighed");
+    assertEquals(sheet.mayStayOn(sheet.find("fins").orElseThrow()).size(), 7);
+  }
+
+  @Test
+  public void aPartOffersAFewPiecesAndNotEveryKindThereIs() {
+    Catalogue kinds = Catalogue.shipped();
+    for (String from : List.of("fillet", "loin", "head", "belly", "frame", "guts")) {
+      List<PartKind> pieces = kinds.cutFrom(kind(from));
+      assertTrue(!pieces.isEmpty() && pieces.size() <= 12, from + ": " + pieces.size());
+    }
+    List<String> ofLoin = kinds.cutFrom(kind("loin")).stream().map(PartKind::code).toList();
+    assertTrue(
+        ofLoin.containsAll(List.of("eye-of-loin", "inner-strip", "back-strip", "tail-piece")),
+        ofLoin.toString());
+    assertTrue(ofLoin.containsAll(List.of("belly", "bone-in-rib", "skin", "trim")));
+    assertFalse(ofLoin.contains("fillet") || ofLoin.contains("guts"), ofLoin.toString());
+    assertEquals(
+        kinds.cutFrom(kind("head")).stream().map(PartKind::code).toList(),
+        List.of("half-head", "cheek", "tongue", "throat", "head-meat", "lips", "eyes"));
+    assertEquals(kinds.cutFrom(kind("gills")), List.of());
+  }
+
+  /**
+   * Of 520, 560, 600 and 1400 g only the last gives a fillet of a portion: twice 150 g, no more.
+   * The mean of 770 g would promise eight.
+   */
+  @Test
+  public void unequalFishAreCountedOneByOne() {
+    TestLot lot =
+        new TestLot("gurnard", State.GUTTED, 4, "3.080", "")
+            .each("0.520", "0.560", "0.600", "1.400");
+    LotSheet sheet = lot.portion("130").sheet();
+    double side =
+        expected(sheet, "fillet-left").milligrams() / (double) Mass.ofGrams(3080).milligrams();
+    assertTrue(0.6 * side < 0.130 && 1.4 * side > 0.130, "one side is " + side + " of the fish");
+    ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
+    Mass target = Mass.ofGrams(130);
+    long planned = sheet.plan().plate(target, sheet.lot().cost().total(), hour).portions();
+    long sidesOfTheLast = (long) Math.floor(1400 * side / 130);
+    assertEquals(planned, 2 * sidesOfTheLast);
+    // weighed together, the three small ones still give none
+    for (CutPlan.Planned part : sheet.plan().parts()) {
+      lot.weigh(part.slot().code(), 0, 0, part.mass());
+      lot.decide(part.purpose(), part.slot().code());
+    }
+    assertEquals(lot.sheet().portions().count(), planned);
+  }
+
+  @DataProvider
+  Object[][] routes() {
+    return Catalogue.shipped().plans().stream()
+        .flatMap(
+            plan ->
+                CuttingOptions.routesOf(plan).stream()
+                    .map(CuttingOption.Choice::code)
+                    .map(
+                        route ->
+                            new Object[] {
+                              Catalogue.shipped().species().stream()
+                                  .filter(s -> s.plan().equals(plan))
+                                  .findFirst()
+                                  .orElseThrow()
+                                  .code(),
+                              route
+                            }))
+        .toArray(Object[][]::new);
+  }
+
+  /** Weighed just as planned, a fish has the plates the plan promised, by whatever route. */
+  @Test(dataProvider = "routes")
+  public void planAndTallyCountTheSamePlates(String species, String route) {
+    for (String kilograms : List.of("0.900", "2.600", "7.300")) {
+      TestLot lot =
+          new TestLot(species, State.GUTTED, 2, kilograms, "")
+              .cutBy(new Choices(Map.of("route", route)));
+      CutPlan plan = lot.sheet().plan();
+      for (CutPlan.Planned part : plan.parts()) {
+        lot.weigh(part.slot().code(), 0, 0, part.mass());
+        lot.decide(part.purpose(), part.slot().code());
+      }
+      LotSheet sheet = lot.sheet();
+      ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
+      assertEquals(
+          sheet.portions().count(),
+          plan.plate(Mass.ofGrams(180), sheet.lot().cost().total(), hour).portions(),
+          species + " " + route + " " + kilograms);
+    }
+  }
+}

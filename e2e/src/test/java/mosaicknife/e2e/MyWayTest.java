@@ -1,0 +1,164 @@
+package mosaicknife.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Page;
+import java.math.RoundingMode;
+import java.util.regex.Pattern;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.breakdown.Balance.Verdict;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** Fish cut as their cooks cut them, from the plan to the closed cost, with the taps counted. */
+public class MyWayTest extends InBrowser {
+
+  private int taps;
+
+  @BeforeMethod
+  void nothingTapped() {
+    taps = 0;
+  }
+
+  private LotSheet sheet(long lot) {
+    return bean(LotSheets.class).get(lot);
+  }
+
+  private void tap(Page page, String button) {
+    page.click(button);
+    taps++;
+  }
+
+  private Page plan(long lot) {
+    Page page = signedIn("ines");
+    page.navigate(address("/plan/" + lot));
+    return page;
+  }
+
+  private void answer(Page page, String option, String choice) {
+    tap(page, "#option-" + option + " button:has-text('" + choice + "')");
+    assertThat(page.locator("#option-" + option + " button[aria-pressed=true]"))
+        .containsText(choice);
+  }
+
+  private void toTheBench(Page page) {
+    tap(page, "button:has-text('usual purpose')");
+    assertThat(page.locator(".tile-rows .undecided")).hasCount(0);
+    tap(page, "a:has-text('To the bench')");
+    page.waitForURL(Pattern.compile(".*/bench/.*"));
+    assertThat(page.locator("#live-words")).hasText("empty");
+  }
+
+  /** Types what the part in hand should weigh, to the gram. */
+  private void weigh(Page page, long lot) {
+    String name = page.locator("#next-part b").textContent();
+    LotPart part =
+        sheet(lot).expectedParts().stream()
+            .filter(p -> p.name().equals(name))
+            .findFirst()
+            .orElseThrow();
+    String grams =
+        part.expected().orElseThrow().inGrams().setScale(0, RoundingMode.HALF_UP).toPlainString();
+    page.fill("#typed", grams + " g");
+    tap(page, "#take-typed");
+    assertThat(page.locator("#said")).hasText(Pattern.compile(name + " .* taken\\."));
+  }
+
+  private void weighTheRest(Page page, long lot) {
+    while (sheet(lot).next(1).isPresent()) {
+      weigh(page, lot);
+    }
+  }
+
+  private void close(Page page, long lot) {
+    assertThat(page.locator(".verdict.closed")).containsText("It adds up.");
+    tap(page, "button:has-text('Close the lot')");
+    assertThat(page.locator("#said")).hasText("Lot " + lot + " is closed.");
+    LotSheet sheet = sheet(lot);
+    assertEquals(sheet.balance().verdict(), Verdict.CLOSED);
+    page.navigate(address("/cost/" + lot));
+    assertThat(page.locator("#cost-page")).containsText("€");
+  }
+
+  @Test
+  public void anUnguttedGurnardIsFilletedWithEverythingStayingOnTheHead() {
+    long lot = new TestLots(app).receive("gurnard", State.UNGUTTED, 1, "1.1");
+    Page page = plan(lot);
+    answer(page, "together", "with guts and gills");
+    assertThat(page.locator(".pre-work")).not().containsText("Gut it now");
+    toTheBench(page);
+    assertThat(page.locator(".tally")).not().containsText("Guts");
+    weighTheRest(page, lot);
+    close(page, lot);
+    LotPart carcass = sheet(lot).find("carcass-with-guts").orElseThrow();
+    assertEquals(carcass.purpose().orElseThrow(), Purpose.COMPOST);
+    // the merge, the purposes, the bench, five weights, the door
+    assertEquals(taps, 9);
+  }
+
+  @Test
+  public void aPlaiceIsCutSideBySideInTheButchersOwnOrder() {
+    long lot = new TestLots(app).receive("plaice", State.GUTTED, 1, "1.2");
+    Page page = plan(lot);
+    answer(page, "route", "From one fin edge");
+    toTheBench(page);
+    tap(page, ".tally tr[data-slot=fillet-eye] a");
+    weigh(page, lot);
+    assertThat(page.locator("#next-part b")).hasText("Blind side fillet");
+    weigh(page, lot);
+    assertThat(page.locator("#next-part b")).hasText("Frame");
+    // the fins are still on it
+    tap(page, ".tally tr[data-slot=fins] a");
+    tap(page, "#more > summary");
+    tap(page, "#more button[name=on]:has-text('Frame')");
+    assertThat(page.locator(".tally tr[data-slot=frame]")).containsText("with fins and tail");
+    weighTheRest(page, lot);
+    close(page, lot);
+    assertTrue(taps <= 15, "taps: " + taps);
+  }
+
+  @Test
+  public void aWholeBassForTwoIsFilletedAfterCookingAndHasOneCount() {
+    long lot = new TestLots(app).receive("farmed-bass", State.GUTTED, 1, "1.25");
+    Page page = plan(lot);
+    page.fill("#portion", "230 g");
+    page.locator("#portion").blur();
+    assertThat(page.locator(".plan-sums")).containsText("≈ ");
+    page.waitForURL(Pattern.compile(".*/plan/" + lot + ".*"));
+    answer(page, "route", "Filleted after cooking");
+    assertThat(page.locator("#option-ribs")).hasCount(0);
+    String promised =
+        page.locator(".plan-sums dd span").first().textContent().replaceAll("\\D", "");
+    toTheBench(page);
+    weighTheRest(page, lot);
+    close(page, lot);
+    assertEquals(Long.toString(sheet(lot).portions().count()), promised);
+    assertEquals(promised, "2", "two guests, and no more for head and bones");
+  }
+
+  @Test
+  public void aWeightOnTheWrongRowIsMovedInTwoTaps() {
+    long lot = new TestLots(app).receive("pollack", State.GUTTED, 1, "3.9");
+    Page page = signedIn("tobiah");
+    page.navigate(address("/bench/" + lot + "?part=head"));
+    assertThat(page.locator("#live-words")).hasText("empty");
+    page.fill("#typed", "1.020 kg");
+    page.click("#take-typed");
+    assertThat(page.locator(".tally tr[data-slot=head].weighed")).isVisible();
+    page.click(".tally tr[data-slot=head] a");
+    taps = 0;
+    tap(page, "#more > summary");
+    tap(page, "#more button[name=to]:has-text('Left fillet')");
+    assertThat(page.locator("#said")).hasText("1.020 kg moved to Left fillet.");
+    assertThat(page.locator(".tally tr[data-slot=fillet-left] .weight")).hasText("1.020 kg");
+    assertThat(page.locator(".tally tr[data-slot=head].weighed")).hasCount(0);
+    assertEquals(taps, 2);
+  }
+}
