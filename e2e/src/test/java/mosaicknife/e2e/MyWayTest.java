@@ -107,7 +107,7 @@ public class MyWayTest extends InBrowser {
   public void aPlaiceIsCutSideBySideInTheButchersOwnOrder() {
     long lot = new TestLots(app).receive("plaice", State.GUTTED, 1, "1.2");
     Page page = plan(lot);
-    answer(page, "route", "From one fin edge");
+    answer(page, "route", "Two fillets");
     toTheBench(page);
     tap(page, ".tally tr[data-slot=fillet-eye] a");
     weigh(page, lot);

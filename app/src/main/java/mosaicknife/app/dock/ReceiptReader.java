@@ -207,21 +207,23 @@ public class ReceiptReader {
             refused -> {
               throw Refusal.ofInput("shared.problem.said", refused.why());
             });
-    List<Species> found = catalogue.now().search(typed);
-    if (found.size() == 1 || !found.isEmpty() && isNameOf(found.get(0), typed)) {
+    List<Species> named = catalogue.now().named(typed);
+    List<Species> found = named.isEmpty() ? catalogue.now().search(typed) : named;
+    if (found.size() == 1) {
       return found.get(0);
     }
     if (found.isEmpty()) {
       throw Refusal.ofInput("dock.problem.no-fish-here-is-called", Typed.shortened(typed.strip()));
     }
+    Formats formats = houses.house().formats();
     throw Refusal.ofInput(
         "dock.problem.can-be-several-fish-choose",
         Typed.shortened(typed.strip()),
-        String.join(", ", found.stream().limit(6).map(Species::name).toList()));
-  }
-
-  private static boolean isNameOf(Species species, String typed) {
-    return species.names().anyMatch(name -> name.equalsIgnoreCase(typed.strip()));
+        formats.list(
+            found.stream()
+                .limit(6)
+                .map(fish -> formats.say("dock.said.fish", fish.name(), fish.scientificName()))
+                .toList()));
   }
 
   private static <E extends Enum<E>> E choice(E[] values, String typed, String field, String what) {

@@ -586,6 +586,16 @@ public class DockPagesTest extends WithPages {
   }
 
   @Test
+  public void aNameOfSeveralFishAsksWhichOneItIs() throws Exception {
+    String refused = follow("tobiah", "/dock/receive", "species", "butterfish", "state", "GUTTED");
+    assertTrue(
+        refused.contains(
+            "can be several fish: American butterfish (Peprilus triacanthus) and Pacific"
+                + " rudderfish (Psenopsis anomala). Choose one."),
+        refused);
+  }
+
+  @Test
   public void anExpectedLineFillsTheFormAndARefusedFishIsNotReceived() throws Exception {
     Order order =
         orders.all().stream()

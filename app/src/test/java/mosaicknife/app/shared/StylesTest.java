@@ -129,6 +129,21 @@ public class StylesTest {
     assertEquals(longOnes.toString(), "[]");
   }
 
+  /** A fragment is put in before its condition is looked at: the condition goes around it. */
+  @Test
+  public void noConditionStandsWhereItIsNotAsked() throws IOException {
+    List<String> vain = new ArrayList<>();
+    for (Path file : files("templates", ".html")) {
+      Pattern.compile("<[^<>]*th:(insert|replace)=[^<]*?>")
+          .matcher(Files.readString(file))
+          .results()
+          .map(found -> found.group())
+          .filter(tag -> tag.contains("th:if=") || tag.contains("th:unless="))
+          .forEach(tag -> vain.add(file + ": " + tag));
+    }
+    assertEquals(vain.toString(), "[]");
+  }
+
   private static Set<String> names(Path sheet) throws IOException {
     Set<String> names = new HashSet<>();
     if (Files.exists(sheet)) {

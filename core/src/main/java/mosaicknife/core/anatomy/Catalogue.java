@@ -166,6 +166,17 @@ public final class Catalogue {
   }
 
   /**
+   * Returns the species that are sold under a name, whatever the case or accents: butterfish is a
+   * name of two fish.
+   *
+   * @param name the whole name
+   * @return all of that name
+   */
+  public List<Species> named(String name) {
+    return names.findNamed(name);
+  }
+
+  /**
    * Finds a fish that is refused.
    *
    * @param query any of its names, with typing errors

@@ -102,6 +102,12 @@ final class NameIndex<T> {
         .toList();
   }
 
+  /** Returns all things of exactly that name. */
+  List<T> findNamed(String name) {
+    String wanted = plain(name);
+    return entries.stream().filter(entry -> entry.rank(wanted) == 0).map(Entry::thing).toList();
+  }
+
   /** Returns the thing whose name starts like the query or is but a letter or two off. */
   Optional<T> findClose(String query) {
     String wanted = plain(query);

@@ -7,7 +7,9 @@ import static org.testng.Assert.expectThrows;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.Drawing.Region;
 import mosaicknife.core.anatomy.Drawing.View;
 import org.testng.annotations.DataProvider;
@@ -128,6 +130,46 @@ public class CatalogueTest {
   public void findsAFishByAnyName(String typed, String code) {
     List<String> found = catalogue.search(typed).stream().map(Species::code).toList();
     assertEquals(found.stream().findFirst().orElse(null), code, typed + " found " + found);
+  }
+
+  @DataProvider
+  Object[][] oneNameAndItsFish() {
+    return new Object[][] {
+      {"butterfish", List.of("american-butterfish", "ibodai")},
+      {"ling", List.of("ling", "pink-ling", "red-hake")},
+      {"Blackfish", List.of("black-sea-bass", "tautog")},
+      {"shima aji", List.of("white-trevally")},
+      // names that are another fish than they were once taken for
+      {"hirame", List.of("japanese-flounder")},
+      {"aji", List.of("japanese-horse-mackerel")},
+      {"congrio dorado", List.of("pink-ling")},
+      {"pink ling", List.of("pink-ling")},
+      {"sea robin", List.of("northern-searobin")},
+      {"Maifisch", List.of("allis-shad")},
+      {"hamour", List.of("orange-spotted-grouper")},
+      {"kuromaguro", List.of("pacific-bluefin")},
+      {"red porgy", List.of("red-bream")},
+      {"Argentine hake", List.of("patagonian-hake")},
+      {"besugo", List.of("blackspot-bream")},
+      {"no such fish", List.of()},
+    };
+  }
+
+  /** One name gives all fish that are sold under it, and no other. */
+  @Test(dataProvider = "oneNameAndItsFish")
+  public void aNameGivesAllFishSoldUnderIt(String name, List<String> codes) {
+    assertEquals(catalogue.named(name).stream().map(Species::code).sorted().toList(), codes);
+  }
+
+  @Test
+  public void theCatalogueCoversTheSeasARestaurantBuysFromAndNamesEachFishOnce() {
+    assertTrue(catalogue.species().size() >= 200, "fish: " + catalogue.species().size());
+    Map<String, Long> byScientificName =
+        catalogue.species().stream()
+            .filter(species -> !species.code().startsWith("farmed-"))
+            .collect(Collectors.groupingBy(Species::scientificName, Collectors.counting()));
+    byScientificName.values().removeIf(count -> count == 1);
+    assertEquals(byScientificName, Map.of());
   }
 
   @Test
