@@ -167,9 +167,10 @@ public class FridayTest extends InBrowser {
     page.fill("#mass", "900 g");
     assertThat(page.locator("#mass-echo")).containsText("1 lb 15.7 oz");
     page.check("input[name=head][value=LARGE]", new Page.CheckOptions().setForce(true));
-    page.click("button:has-text('Show its parts')");
-    assertThat(page.locator("h1")).containsText("Moon bream");
-    page.navigate(address("/dock/receive"));
+    page.check("input[name=pinBones][value=THROUGHOUT]", new Page.CheckOptions().setForce(true));
+    page.click("button:has-text('Make it and receive it')");
+    assertThat(page.locator("#receive")).containsText("Moon bream is in the catalogue");
+    assertThat(page.locator("input[name=species]:checked")).hasValue("moon-bream");
     page.locator(".find").pressSequentially("moon br");
     assertThat(page.locator("#fish-list .pick").first()).containsText("Moon bream");
   }

@@ -19,6 +19,7 @@ import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.StartingFigures.HeadSize;
 import mosaicknife.core.anatomy.StartingFigures.Ribs;
+import mosaicknife.core.anatomy.UnknownFish;
 import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.core.io.ClassPathResource;
@@ -203,7 +204,8 @@ class CatalogueController {
       Species made = book.make(form.species(book.now(), houses.house().formats()));
       later.addFlashAttribute(
           "done", words.say("catalogue.said.is-in-the-catalogue-with", made.name()));
-      return "redirect:/catalogue/fish/" + made.code();
+      later.addAttribute("species", made.code());
+      return "redirect:/dock/receive";
     } catch (Refusal | QuantityFormatException refusal) {
       response.setStatus(422);
       model.addAttribute("sentence", words.say(refusal));
@@ -216,6 +218,9 @@ class CatalogueController {
     model.addAttribute("ribs", Ribs.values());
     model.addAttribute("heads", HeadSize.values());
     model.addAttribute("fleshes", Eating.Flesh.values());
+    model.addAttribute("scales", Eating.Scales.values());
+    model.addAttribute("skins", Eating.Skin.values());
+    model.addAttribute("pinBones", UnknownFish.PinBones.values());
     return "catalogue/tonight";
   }
 

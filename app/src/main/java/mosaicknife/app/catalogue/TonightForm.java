@@ -16,7 +16,17 @@ import mosaicknife.core.anatomy.UnknownFish;
 import mosaicknife.core.quantity.MassText;
 
 /** A fish nobody here knows, described by what the eye sees. */
-record TonightForm(String name, String plan, String ribs, String head, String mass, String flesh) {
+record TonightForm(
+    String name,
+    String plan,
+    String ribs,
+    String head,
+    String mass,
+    String flesh,
+    String scales,
+    String skin,
+    String pinBones,
+    String thin) {
 
   private static final int LONGEST_NAME = 60;
 
@@ -27,6 +37,10 @@ record TonightForm(String name, String plan, String ribs, String head, String ma
     head = head == null ? "USUAL" : head;
     mass = mass == null ? "" : mass;
     flesh = flesh == null ? "WHITE" : flesh;
+    scales = scales == null ? "FEW" : scales;
+    skin = skin == null ? "SOFT" : skin;
+    pinBones = pinBones == null ? "FRONT" : pinBones;
+    thin = thin == null ? "" : thin;
   }
 
   Species species(Catalogue catalogue, Formats formats) {
@@ -42,7 +56,12 @@ record TonightForm(String name, String plan, String ribs, String head, String ma
             choice(Ribs.values(), ribs, "ribs"),
             choice(HeadSize.values(), head, "head"),
             choice(Eating.Flesh.values(), flesh, "flesh"),
-            MassText.parse(mass, formats.system().large()).mass());
+            MassText.parse(mass, formats.system().large()).mass(),
+            new UnknownFish.Skin(
+                choice(Eating.Scales.values(), scales, "scales"),
+                choice(Eating.Skin.values(), skin, "skin"),
+                !thin.isEmpty(),
+                choice(UnknownFish.PinBones.values(), pinBones, "pinBones")));
     Refusal.ifFound(seen.problem());
     return seen.toSpecies(code(named), named, catalogue.usualShares(body));
   }

@@ -19,6 +19,7 @@ import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
 import mosaicknife.core.cost.Costing.PartCost;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
@@ -27,10 +28,11 @@ import mosaicknife.core.quantity.Mass;
 /**
  * The costs of one lot, ready for the template.
  *
- * @param answer the cost of a portion and what it rests on; empty while nothing is for the plate or
- *     the method lacks a value
+ * @param answer the cost of a portion and what it rests on; empty while nothing is for the plate, a
+ *     main cut is to be weighed or the method lacks a value
  * @param plate what a plate costs with the work; empty without a whole portion
  * @param isForThePlate whether something is for the plate
+ * @param toCome the main cuts that are still to be weighed, in words; empty if none
  * @param ladder the rungs from purchase to plate
  * @param methods the methods beside each other
  * @param fillets the whole portions inside each main cut
@@ -43,6 +45,7 @@ record CostView(
     Optional<PortionCost> answer,
     Optional<PlateLines> plate,
     boolean isForThePlate,
+    String toCome,
     List<RungRow> ladder,
     List<MethodRow> methods,
     List<FilletRow> fillets,
@@ -95,6 +98,7 @@ record CostView(
             .plate(labourPerHour)
             .map(plate -> PlateLines.of(plate, !sheet.portions().isEstimated(), formats)),
         !sheet.breakdown().mains().isEmpty(),
+        formats.list(sheet.mainsToCome().stream().map(LotPart::name).toList()),
         CostLadder.of(sheet.breakdown(), sheet.lot().cost(), costs).rungs().stream()
             .map(rung -> rung(rung, costs, formats))
             .toList(),
@@ -180,10 +184,14 @@ record CostView(
                   costs.map(c -> formats.money(c.costing().onMains())).orElse("–"),
                   costs
                       .map(c -> formats.price(c.ediblePrice()))
-                      .orElseGet(() -> formats.say("cost.said.needs-values")),
+                      .orElseGet(() -> without(sheet, formats)),
                   costs.flatMap(CostSheet::portionByCount).map(formats::money).orElse("–"));
             })
         .toList();
+  }
+
+  private static String without(LotSheet sheet, Formats formats) {
+    return sheet.mainsToCome().isEmpty() ? formats.say("cost.said.needs-values") : "–";
   }
 
   private static List<FilletRow> fillets(WholePortions portions, Formats formats) {

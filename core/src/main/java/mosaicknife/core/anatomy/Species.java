@@ -77,7 +77,9 @@ public record Species(
     /** Protected or limited in many places: papers are asked for. */
     PROTECTED,
     /** Heavy: two people to lift and turn. */
-    HEAVY;
+    HEAVY,
+    /** A strip of red muscle under the skin, large enough to ask about: jacks, mackerels, tunas. */
+    DARK_MUSCLE;
   }
 
   /**

@@ -1,5 +1,6 @@
 package mosaicknife.core.anatomy;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -20,8 +21,44 @@ import mosaicknife.core.quantity.Mass;
  * @param head how large its head is
  * @param flesh its flesh
  * @param one what one weighs
+ * @param skin what a finger and a knife find on its outside and in the fillet
  */
-public record UnknownFish(BodyPlan plan, Ribs ribs, HeadSize head, Eating.Flesh flesh, Mass one) {
+public record UnknownFish(
+    BodyPlan plan, Ribs ribs, HeadSize head, Eating.Flesh flesh, Mass one, Skin skin) {
+
+  /**
+   * What a finger and a knife find on the outside and in the fillet.
+   *
+   * @param scales how many scales it has
+   * @param crisps whether the skin is eaten, and crisps
+   * @param thin whether the skin tears
+   * @param pinBones how far its pin bones reach
+   */
+  public record Skin(Eating.Scales scales, Eating.Skin crisps, boolean thin, PinBones pinBones) {
+
+    /** Refuses what is missing. */
+    public Skin {
+      Check.notNull(scales, "scales");
+      Check.notNull(crisps, "skin");
+      Check.notNull(pinBones, "pin bones");
+    }
+  }
+
+  /** How far pin bones reach into the fillet; the fractions are starting values. */
+  public enum PinBones {
+    /** There are none. */
+    NONE(0),
+    /** As in a round fish, to about the middle. */
+    FRONT(0.45),
+    /** To the tail. */
+    THROUGHOUT(1);
+
+    private final double to;
+
+    PinBones(double to) {
+      this.to = to;
+    }
+  }
 
   /** An unknown fish is known this much worse than the usual one of its body plan. */
   private static final double WIDENING = 1.6;
@@ -29,10 +66,9 @@ public record UnknownFish(BodyPlan plan, Ribs ribs, HeadSize head, Eating.Flesh 
   private static final Mass LIGHTEST = Mass.ofGrams(10);
   private static final Mass HEAVIEST = Mass.ofGrams(400_000);
 
-  /** Flesh of medium firmness and taste, few scales, pin bones to the middle; starting values. */
-  private static final double PIN_BONES_TO = 0.45;
-
+  /** Flesh of medium firmness and taste; starting values. */
   private static final Mass HEAD_WORTH_EATING = Mass.ofKilograms("2");
+
   private static final double SKIN_SHARE = 0.08;
 
   /** What cannot be right about it. */
@@ -48,6 +84,7 @@ public record UnknownFish(BodyPlan plan, Ribs ribs, HeadSize head, Eating.Flesh 
     Check.notNull(head, "head");
     Check.notNull(flesh, "flesh");
     Check.notNull(one, "mass");
+    Check.notNull(skin, "skin");
   }
 
   /**
@@ -78,21 +115,30 @@ public record UnknownFish(BodyPlan plan, Ribs ribs, HeadSize head, Eating.Flesh 
         "unknown",
         List.of(),
         plan,
-        flesh == Eating.Flesh.OILY
-            ? Set.of(Trait.PARASITES, Trait.HISTAMINE)
-            : Set.of(Trait.PARASITES),
+        traits(),
         new Eating(
             flesh,
             Eating.Texture.FIRM,
             Eating.Flavour.MEDIUM,
-            Eating.Skin.SOFT,
-            Eating.Scales.FEW,
-            PIN_BONES_TO,
+            skin.crisps(),
+            skin.scales(),
+            skin.pinBones().to,
             HEAD_WORTH_EATING,
             SKIN_SHARE),
         new MassRange(half, twice),
         List.of(new SizeGrade(half, twice)),
         Season.ALL_YEAR,
         StartingFigures.guess(usual, ribs, head).applyTo(usual, WIDENING));
+  }
+
+  private Set<Trait> traits() {
+    Set<Trait> traits = EnumSet.of(Trait.PARASITES);
+    if (flesh == Eating.Flesh.OILY) {
+      traits.add(Trait.HISTAMINE);
+    }
+    if (skin.thin()) {
+      traits.add(Trait.THIN_SKIN);
+    }
+    return traits;
   }
 }

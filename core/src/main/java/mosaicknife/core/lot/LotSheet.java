@@ -58,6 +58,8 @@ public record LotSheet(
     FishTiles tiles,
     HouseNorms norms) {
 
+  private static final Optional<Purpose> PLATE = Optional.of(Purpose.PLATE);
+
   /** Copies the parts. */
   public LotSheet {
     parts = List.copyOf(parts);
@@ -527,12 +529,30 @@ public record LotSheet(
   }
 
   /**
+   * Returns the main cuts that are still to be weighed: the price of the whole fish over half of
+   * its fillets is worth nothing.
+   *
+   * @return what is for the plate, or will be by the plan, and not weighed of every fish
+   */
+  public List<LotPart> mainsToCome() {
+    return expectedParts().stream()
+        .filter(part -> part.parentId().isEmpty() && !part.inARow())
+        .filter(part -> part.purpose().or(() -> usualPurpose(part)).equals(PLATE))
+        .filter(part -> !part.isDone(lot.fish()))
+        .toList();
+  }
+
+  /**
    * Returns what the lot costs by a costing method.
    *
    * @param method the method
-   * @return the costs; empty while no part is for the plate or none carries cost
+   * @return the costs; empty while a main cut is not weighed, no part is for the plate, or none
+   *     carries cost
    */
   public Optional<CostSheet> costs(CostingMethod method) {
+    if (!mainsToCome().isEmpty()) {
+      return Optional.empty();
+    }
     return CostSheet.of(method, breakdown, lot.cost(), values(), portions());
   }
 
@@ -602,7 +622,7 @@ public record LotSheet(
       case DOCK -> lot.inspection().isPresent();
       case PLAN -> isPlanned();
       case BENCH -> balance.verdict() == Balance.Verdict.CLOSED;
-      case COST -> !breakdown.mains().isEmpty();
+      case COST -> !breakdown.mains().isEmpty() && mainsToCome().isEmpty();
       case USES -> balance.tallied().isPositive() && open().isEmpty();
     };
   }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.Side;
 import mosaicknife.core.anatomy.Species;
@@ -121,7 +120,7 @@ public record CuttingOption(
                 .anyMatch(share -> share.slot().kind().code().equals(part) && share.mean() > 0);
         case PIN_BONES -> species.eating().pinBonesTo() > 0;
         case DARK_MUSCLE ->
-            species.eating().flesh() != Eating.Flesh.WHITE
+            species.traits().contains(Species.Trait.DARK_MUSCLE)
                 || species.plan().findSlot("dark-muscle").isPresent();
       };
     }

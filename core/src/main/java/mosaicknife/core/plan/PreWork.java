@@ -96,6 +96,8 @@ public final class PreWork {
     GILLS_OUT_FOR_THE_POT,
     /** Gills out. */
     GILLS_OUT,
+    /** Clotted blood out of the back of a head that goes to the pot. */
+    BLOOD_OUT_OF_THE_HEAD,
     /** Spine blood washed off. */
     WASH_THE_SPINE,
     /** Scaled, because the skin is eaten: 1 for many scales, 0 for few. */
@@ -283,6 +285,7 @@ public final class PreWork {
       if (scales) {
         leave(Place.HEAD, Task.HEAD_UNSCALED);
       }
+      act(Place.HEAD, Task.BLOOD_OUT_OF_THE_HEAD);
       if (white) {
         act(Place.HEAD, Task.EYES_OUT);
       } else {

@@ -19,7 +19,14 @@ public class UnknownFishTest {
   private static final List<Share> USUAL = CATALOGUE.usualShares(ROUND);
 
   private static UnknownFish fish(Eating.Flesh flesh, int grams) {
-    return new UnknownFish(ROUND, Ribs.USUAL, HeadSize.USUAL, flesh, Mass.ofGrams(grams));
+    return new UnknownFish(
+        ROUND,
+        Ribs.USUAL,
+        HeadSize.USUAL,
+        flesh,
+        Mass.ofGrams(grams),
+        new UnknownFish.Skin(
+            Eating.Scales.MANY, Eating.Skin.CRISP, true, UnknownFish.PinBones.THROUGHOUT));
   }
 
   @Test
@@ -37,10 +44,15 @@ public class UnknownFishTest {
   @Test
   public void everyCautionHoldsUntilSomebodyKnowsBetter() {
     assertEquals(
-        fish(Eating.Flesh.WHITE, 500).toSpecies("a", "A", USUAL).traits(), Set.of(Trait.PARASITES));
+        fish(Eating.Flesh.WHITE, 500).toSpecies("a", "A", USUAL).traits(),
+        Set.of(Trait.PARASITES, Trait.THIN_SKIN));
     assertEquals(
         fish(Eating.Flesh.OILY, 500).toSpecies("b", "B", USUAL).traits(),
-        Set.of(Trait.PARASITES, Trait.HISTAMINE));
+        Set.of(Trait.PARASITES, Trait.HISTAMINE, Trait.THIN_SKIN));
+    Eating eating = fish(Eating.Flesh.WHITE, 500).toSpecies("c", "C", USUAL).eating();
+    assertEquals(eating.scales(), Eating.Scales.MANY);
+    assertEquals(eating.skin(), Eating.Skin.CRISP);
+    assertEquals(eating.pinBonesTo(), 1.0);
   }
 
   @Test

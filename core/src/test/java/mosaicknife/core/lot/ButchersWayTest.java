@@ -7,8 +7,10 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.plan.Choices;
@@ -82,16 +84,16 @@ public class ButchersWayTest {
                 1,
                 "Fins",
                 kind("fins"),
-                java.util.Optional.empty(),
+                Optional.empty(),
                 true,
                 false,
-                java.util.Optional.of("frame"),
+                Optional.of("frame"),
                 false,
-                java.util.Optional.empty(),
-                java.util.Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 "",
-                java.util.Optional.empty(),
-                java.util.Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 0));
   }
 
@@ -128,6 +130,30 @@ public class ButchersWayTest {
     assertEquals(sheet.mayBeInstead(sheet.find("frame").orElseThrow(), 1), List.of());
     assertEquals(sheet.mayStayOn(sheet.find("head").orElseThrow()), List.of(), "it is weighed");
     assertEquals(sheet.mayStayOn(sheet.find("fins").orElseThrow()).size(), 7);
+  }
+
+  /** 4.860 kg at 10.00 on one fillet of 1.310 kg would be 37.10 a kilogram, which nobody pays. */
+  @Test
+  public void aFishOfWhichOneSideIsWeighedShowsNoCost() {
+    TestLot lot = hake().weigh("fillet-left", 1, 1310).decide(Purpose.PLATE, "fillet-left");
+    LotSheet half = lot.sheet();
+    assertEquals(half.mainsToCome().stream().map(LotPart::slot).toList(), List.of("fillet-right"));
+    assertEquals(half.costs(half.lot().costingMethod()), Optional.empty());
+    assertEquals(half.plate(ExactMoney.of("24", TestLot.EUR)), Optional.empty());
+    assertFalse(half.isDone(Station.COST));
+    LotSheet both =
+        lot.weigh("fillet-right", 1, 1300).decide(Purpose.PLATE, "fillet-right").sheet();
+    assertEquals(both.mainsToCome(), List.of());
+    assertTrue(both.costs(both.lot().costingMethod()).isPresent());
+    assertTrue(both.isDone(Station.COST));
+    // what goes to the hold is no main cut of tonight
+    LotSheet held =
+        hake()
+            .weigh("fillet-left", 1, 1310)
+            .decide(Purpose.PLATE, "fillet-left")
+            .decide(Purpose.POT, "fillet-right")
+            .sheet();
+    assertEquals(held.mainsToCome(), List.of());
   }
 
   @Test
