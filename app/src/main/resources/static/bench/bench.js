@@ -103,12 +103,12 @@ const take = (typed) => {
   const text = typed ? field.value.trim() : `${last.figure} ${last.unit}`;
   if (!text) {
     // the second tap of a double one says nothing
-    if (Date.now() - lastTake > 600) complain(word("type-first"));
+    if (Date.now() - lastTake > 600) complain(word("type-first"), true);
     return;
   }
   // the server judges what a weight is; without it, at least a figure must be there to be judged later
   if (typed && queue.isAway() && !/\d/.test(text)) {
-    complain(word("no-weight", text));
+    complain(word("no-weight", text), true);
     return;
   }
   if (before && !reason) {
@@ -190,7 +190,7 @@ const heardFromQueue = (news) => {
     const op = news.refused;
     held = null;
     place = { fish: op.fish, part: op.slot, byHand: true };
-    complain(news.sentence);
+    complain(news.sentence, Boolean(op.fields.typed));
     const field = byId("typed");
     if (op.fields.typed && field && !field.value) field.value = op.fields.typed;
     say(news.sentence);

@@ -126,12 +126,14 @@ export const say = (text) => {
 /** Takes the complaint away. */
 export const calm = () => document.querySelector("#sheet .alert-danger")?.remove();
 
-/** Complains where the eye is. */
-export const complain = (sentence) => {
+/** Complains where the eye is: beside the field that was typed in, else under the scale. */
+export const complain = (sentence, typed) => {
   calm();
   const notice = element("p", sentence, "alert alert-danger");
   notice.setAttribute("role", "alert");
-  document.querySelector(".bench-right .now").after(notice);
+  const row = typed && document.querySelector("#sheet .typed-row");
+  if (row) row.append(notice);
+  else document.querySelector(".bench-right .now").after(notice);
 };
 
 /** What stands on the sheet and must outlive it: what is open, chosen, typed, complained of. */
@@ -141,6 +143,7 @@ export const remembered = () => {
     open: Array.from(document.querySelectorAll("#sheet details[open]"), (d) => d.id),
     reason: document.querySelector("#sheet input[name=reason]:checked")?.value,
     complaint: document.querySelector("#sheet .alert-danger")?.textContent,
+    beside: Boolean(document.querySelector("#sheet .typed-row .alert-danger")),
     typed: byId("typed")?.value,
     note: byId("note")?.value,
     focused,
@@ -156,7 +159,9 @@ export const restore = (kept, samePart) => {
   const reason = samePart && kept.reason
     && document.querySelector(`#sheet input[name=reason][value="${CSS.escape(kept.reason)}"]`);
   if (reason) reason.checked = true;
-  if (kept.complaint && !document.querySelector("#sheet .alert-danger")) complain(kept.complaint);
+  if (kept.complaint && (kept.beside || !document.querySelector("#sheet .alert-danger"))) {
+    complain(kept.complaint, kept.beside);
+  }
   // what stands in the fields now is newer than any draft
   for (const field of ["typed", "note"]) {
     if (kept[field] !== undefined && byId(field)) byId(field).value = kept[field];

@@ -35,6 +35,8 @@ abstract class InBrowser {
           "--disable-component-update",
           "--disable-sync");
 
+  private static ConfigurableApplicationContext shared;
+
   private final List<BrowserContext> contexts = new ArrayList<>();
   private final List<String> complaints = new ArrayList<>();
   private Playwright playwright;
@@ -43,6 +45,14 @@ abstract class InBrowser {
   private int port;
   ConfigurableApplicationContext app;
 
+  /**
+   * Whether the class is content with a house that others of its kind have looked at before: it
+   * changes nothing but lots of its own.
+   */
+  boolean sharesAHouse() {
+    return false;
+  }
+
   /** Whether the demo is loaded, and so which people can sign in. */
   boolean withDemo() {
     return true;
@@ -50,8 +60,16 @@ abstract class InBrowser {
 
   @BeforeClass
   void startAll() {
-    url = TestDatabase.fresh("mosaic_" + getClass().getSimpleName().toLowerCase(Locale.ROOT));
-    startApplication(0);
+    if (sharesAHouse() && shared != null) {
+      app = shared;
+      port = portOf(app);
+    } else {
+      url = TestDatabase.fresh("mosaic_" + getClass().getSimpleName().toLowerCase(Locale.ROOT));
+      startApplication(0);
+    }
+    if (sharesAHouse()) {
+      shared = app;
+    }
     PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
     playwright =
         Playwright.create(
@@ -180,7 +198,7 @@ abstract class InBrowser {
     if (playwright != null) {
       playwright.close();
     }
-    if (app != null) {
+    if (app != null && app != shared) {
       app.close();
     }
   }

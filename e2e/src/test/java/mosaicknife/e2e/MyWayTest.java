@@ -20,6 +20,11 @@ import org.testng.annotations.Test;
 /** Fish cut as their cooks cut them, from the plan to the closed cost, with the taps counted. */
 public class MyWayTest extends InBrowser {
 
+  @Override
+  boolean sharesAHouse() {
+    return true;
+  }
+
   private int taps;
 
   @BeforeMethod

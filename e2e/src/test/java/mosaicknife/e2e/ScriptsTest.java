@@ -17,6 +17,11 @@ import org.testng.annotations.Test;
 /** The modules of the bench and of every page, each by itself, by their specifications. */
 public class ScriptsTest extends InBrowser {
 
+  @Override
+  boolean sharesAHouse() {
+    return true;
+  }
+
   private static final int FEWEST = 25;
 
   private static final String JASMINE =

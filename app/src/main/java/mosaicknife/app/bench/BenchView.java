@@ -97,10 +97,7 @@ record BenchView(
     String inside =
         part.inARow()
             ? formats.say("bench.said.so-far", part.pieces(fishNo))
-            : sheet
-                .parentOf(part)
-                .map(parent -> formats.say("bench.said.from", parent.name()))
-                .orElse(with(sheet, part, formats));
+            : with(sheet, part, formats);
     return new Row(
         part,
         weight,

@@ -41,7 +41,12 @@ public final class Catalogue {
    *     file, line and text
    */
   public static Catalogue shipped() {
-    return CatalogueReader.read();
+    return Shipped.CATALOGUE;
+  }
+
+  /** Read once: it never changes. */
+  private static final class Shipped {
+    private static final Catalogue CATALOGUE = CatalogueReader.read();
   }
 
   /**

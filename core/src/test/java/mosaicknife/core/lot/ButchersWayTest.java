@@ -25,6 +25,8 @@ import org.testng.annotations.Test;
 /** What the butcher does and the plan did not say: parts left on others, pieces, unequal fish. */
 public class ButchersWayTest {
 
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+
   private static TestLot hake() {
     return new TestLot("hake", State.GUTTED, 1, "4.860", "");
   }
@@ -98,7 +100,7 @@ public class ButchersWayTest {
   }
 
   private static PartKind kind(String code) {
-    return Catalogue.shipped().findKind(code).orElseThrow();
+    return CATALOGUE.findKind(code).orElseThrow();
   }
 
   @Test
@@ -158,21 +160,20 @@ public class ButchersWayTest {
 
   @Test
   public void aPartOffersAFewPiecesAndNotEveryKindThereIs() {
-    Catalogue kinds = Catalogue.shipped();
     for (String from : List.of("fillet", "loin", "head", "belly", "frame", "guts")) {
-      List<PartKind> pieces = kinds.cutFrom(kind(from));
+      List<PartKind> pieces = CATALOGUE.cutFrom(kind(from));
       assertTrue(!pieces.isEmpty() && pieces.size() <= 12, from + ": " + pieces.size());
     }
-    List<String> ofLoin = kinds.cutFrom(kind("loin")).stream().map(PartKind::code).toList();
+    List<String> ofLoin = CATALOGUE.cutFrom(kind("loin")).stream().map(PartKind::code).toList();
     assertTrue(
         ofLoin.containsAll(List.of("eye-of-loin", "inner-strip", "back-strip", "tail-piece")),
         ofLoin.toString());
     assertTrue(ofLoin.containsAll(List.of("belly", "bone-in-rib", "skin", "trim")));
     assertFalse(ofLoin.contains("fillet") || ofLoin.contains("guts"), ofLoin.toString());
     assertEquals(
-        kinds.cutFrom(kind("head")).stream().map(PartKind::code).toList(),
+        CATALOGUE.cutFrom(kind("head")).stream().map(PartKind::code).toList(),
         List.of("half-head", "cheek", "tongue", "throat", "head-meat", "lips", "eyes"));
-    assertEquals(kinds.cutFrom(kind("gills")), List.of());
+    assertEquals(CATALOGUE.cutFrom(kind("gills")), List.of());
   }
 
   /**
@@ -203,7 +204,7 @@ public class ButchersWayTest {
 
   @DataProvider
   Object[][] routes() {
-    return Catalogue.shipped().plans().stream()
+    return CATALOGUE.plans().stream()
         .flatMap(
             plan ->
                 CuttingOptions.routesOf(plan).stream()
@@ -211,7 +212,7 @@ public class ButchersWayTest {
                     .map(
                         route ->
                             new Object[] {
-                              Catalogue.shipped().species().stream()
+                              CATALOGUE.species().stream()
                                   .filter(s -> s.plan().equals(plan))
                                   .findFirst()
                                   .orElseThrow()

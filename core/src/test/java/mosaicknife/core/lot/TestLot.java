@@ -29,6 +29,8 @@ final class TestLot {
   static final Weigher TOBIAH = new Weigher(2, "Tobiah Lund");
   static final Weigher MAREN = new Weigher(3, "Maren Oake");
 
+  private static final Catalogue CATALOGUE = Catalogue.shipped();
+
   private Receipt receipt;
   private CutPlan plan;
   private List<Mass> each = List.of();
@@ -41,10 +43,9 @@ final class TestLot {
 
   /** Some fish of a species, invoiced at 10.00 a kilogram. */
   TestLot(String species, State state, int fish, String invoiced, String own) {
-    Catalogue catalogue = Catalogue.shipped();
     receipt =
         new Receipt(
-            catalogue.getSpecies(species),
+            CATALOGUE.getSpecies(species),
             state,
             fish,
             kilograms(invoiced),
@@ -68,7 +69,7 @@ final class TestLot {
             receipt.purchased(),
             each,
             HouseNorms.STARTING);
-    plan = CutPlan.of(toCut, choices, Catalogue.shipped());
+    plan = CutPlan.of(toCut, choices, CATALOGUE);
     parts.clear();
     long id = 1;
     for (CutPlan.Planned planned : plan.parts()) {
