@@ -2,6 +2,7 @@ package mosaicknife.app.buy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
@@ -39,6 +40,17 @@ public class DishEditor {
     return dishes.findAllByActiveTrueOrderByName().stream()
         .map(dish -> dish.toDish(venues.get(dish.venueId()), houses.house().formats().currency()))
         .toList();
+  }
+
+  /**
+   * Finds a dish that is served by its name.
+   *
+   * @param name the name, whatever the case
+   * @return the dish, or empty
+   */
+  @Transactional(readOnly = true)
+  public Optional<Dish> find(String name) {
+    return all().stream().filter(dish -> dish.name().equalsIgnoreCase(name.strip())).findFirst();
   }
 
   /**

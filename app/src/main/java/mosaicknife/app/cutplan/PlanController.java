@@ -143,19 +143,6 @@ class PlanController {
     return new PartMark(part.number(), part.name(), standing, part.purpose(), "");
   }
 
-  /** A main cut that goes to a dish is portioned as the dish is. */
-  private void portionOf(long id, String slot, String becomes) {
-    LotSheet sheet = sheets.get(id);
-    boolean main =
-        sheet.find(slot).flatMap(LotPart::purpose).filter(Purpose.PLATE::equals).isPresent();
-    dishes.all().stream()
-        .filter(dish -> main && !becomes.isBlank())
-        .filter(dish -> dish.name().equalsIgnoreCase(becomes.strip()))
-        .filter(dish -> !dish.rule().target().equals(sheet.lot().portionTarget()))
-        .findFirst()
-        .ifPresent(dish -> lots.portion(id, dish.rule().target()));
-  }
-
   @PostMapping("/plan/{id}/options/{option}")
   String choose(
       @PathVariable long id,
@@ -187,13 +174,7 @@ class PlanController {
       RedirectAttributes later) {
     Optional<Long> to = venue == 0 ? Optional.empty() : Optional.of(venue);
     return change(
-        id,
-        "#tile-" + slot,
-        later,
-        () -> {
-          purposes.plan(id, slot, version, purpose, becomes, to);
-          portionOf(id, slot, becomes);
-        });
+        id, "#tile-" + slot, later, () -> purposes.plan(id, slot, version, purpose, becomes, to));
   }
 
   /** What one portion weighs; what was typed and refused stays in the field. */

@@ -1,9 +1,9 @@
 package mosaicknife.app.parts;
 
-import java.time.LocalDate;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
+import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotChanged;
@@ -31,6 +31,7 @@ public class PurposeAssigner {
   private final LotRegister lots;
   private final LotPartRepository parts;
   private final CatalogueEditor catalogue;
+  private final DishEditor dishes;
   private final HouseSettings houses;
   private final CurrentPerson current;
   private final ApplicationEventPublisher events;
@@ -39,12 +40,14 @@ public class PurposeAssigner {
       LotRegister lots,
       LotPartRepository parts,
       CatalogueEditor catalogue,
+      DishEditor dishes,
       HouseSettings houses,
       CurrentPerson current,
       ApplicationEventPublisher events) {
     this.lots = lots;
     this.parts = parts;
     this.catalogue = catalogue;
+    this.dishes = dishes;
     this.houses = houses;
     this.current = current;
     this.events = events;
@@ -65,6 +68,7 @@ public class PurposeAssigner {
     LotPartEntity part = openPart(lotId, slot, version);
     check(part, purpose, use.held());
     part.assign(purpose, current.may(Permission.SEE_COSTS) ? use : use.at(value(part)));
+    portion(part);
     events.publishEvent(new LotChanged(lotId));
   }
 
@@ -103,7 +107,15 @@ public class PurposeAssigner {
       throw Refusal.ofInput("parts.problem.what-is-for-tap-its", part.name());
     }
     part.sendTo(venue.orElse(null));
+    portion(part);
     events.publishEvent(new LotChanged(lotId));
+  }
+
+  /** A lot is portioned as the dish is that its flesh goes to. */
+  private void portion(LotPartEntity part) {
+    LotRules.dishOf(known(part))
+        .flatMap(dishes::find)
+        .ifPresent(dish -> lots.portion(part.lotId(), dish.rule().target()));
   }
 
   /** Who may not see what a part is worth neither sets it nor wipes it. */
@@ -124,11 +136,11 @@ public class PurposeAssigner {
   }
 
   private void check(LotPartEntity part, Purpose purpose, Optional<Held> held) {
-    LocalDate today = houses.today();
-    Part known =
-        part.toPart(
-            catalogue.now().findKind(part.kind()).orElseThrow(),
-            houses.house().formats().currency());
-    Refusal.ifFound(LotRules.purpose(known, purpose, held, today));
+    Refusal.ifFound(LotRules.purpose(known(part), purpose, held, houses.today()));
+  }
+
+  private Part known(LotPartEntity part) {
+    return part.toPart(
+        catalogue.now().findKind(part.kind()).orElseThrow(), houses.house().formats().currency());
   }
 }

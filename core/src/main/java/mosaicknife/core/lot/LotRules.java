@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.ExactMoney;
@@ -43,6 +44,19 @@ public final class LotRules {
   public static final Mass USUAL_PORTION = Mass.ofGrams(180);
 
   private LotRules() {}
+
+  /**
+   * Returns the dish by whose portion a lot is cut.
+   *
+   * @param part a part with its purpose
+   * @return what the part becomes, if it is flesh for the plate and something was said
+   */
+  public static Optional<String> dishOf(Part part) {
+    boolean main =
+        part.kind().nature() == PartClass.FLESH
+            && part.purpose().filter(Purpose.PLATE::equals).isPresent();
+    return Optional.of(part.becomes()).filter(dish -> main && !dish.isBlank());
+  }
 
   /**
    * Looks at a delivery.
