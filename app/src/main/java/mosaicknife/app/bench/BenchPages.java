@@ -182,12 +182,11 @@ class BenchPages {
       List<LotPart> cutBefore) {}
 
   private Moves moves(LotSheet sheet, LotPart part, int fishNo) {
-    boolean cut = part.isStarted() && !part.inARow();
     return new Moves(
         sheet.mayBeInstead(part, fishNo),
         sheet.mayStayOn(part),
-        cut ? catalogue.now().cutFrom(part.kind()) : List.of(),
-        cut ? sheet.cutBefore(part) : List.of());
+        sheet.mayBeCut(part) ? catalogue.now().cutFrom(part.kind()) : List.of(),
+        sheet.cutBefore(part));
   }
 
   private String quoted(Object value) {

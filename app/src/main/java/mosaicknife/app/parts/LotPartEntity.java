@@ -108,13 +108,7 @@ class LotPartEntity {
 
   /** A piece of a part: it goes where the part goes until it is told otherwise. */
   static LotPartEntity cutFrom(LotPartEntity from, PartKind kind, int number) {
-    LotPartEntity part =
-        added(
-            from.lotId,
-            kind,
-            number,
-            "%s, %s".formatted(kind.name(), from.name.toLowerCase(Locale.ROOT)));
-    part.parentId = from.id;
+    LotPartEntity part = piece(from, kind, number, "%s, %s");
     if (from.purpose != null && from.purpose != Purpose.HOLD && kind.mayBeFor(from.purpose)) {
       part.purpose = from.purpose;
       part.becomes = from.becomes;
@@ -125,18 +119,23 @@ class LotPartEntity {
 
   /** Portions of a part: every reading is one of them, and they go where the part goes. */
   static LotPartEntity inARow(LotPartEntity from, PartKind kind, int number) {
-    LotPartEntity part =
-        added(
-            from.lotId,
-            kind,
-            number,
-            "%ss of %s".formatted(kind.name(), from.name.toLowerCase(Locale.ROOT)));
-    part.parentId = from.id;
+    LotPartEntity part = piece(from, kind, number, "%ss of %s");
     part.slot = kind.code() + "-of-" + from.slot;
     part.inARow = true;
     part.purpose = Purpose.PLATE;
     part.becomes = from.purpose == Purpose.PLATE ? from.becomes : "";
     part.venueId = from.venueId;
+    return part;
+  }
+
+  private static LotPartEntity piece(LotPartEntity from, PartKind kind, int number, String name) {
+    LotPartEntity part =
+        added(
+            from.lotId,
+            kind,
+            number,
+            name.formatted(kind.name(), from.name.toLowerCase(Locale.ROOT)));
+    part.parentId = from.id;
     return part;
   }
 

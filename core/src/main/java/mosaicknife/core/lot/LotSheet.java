@@ -426,14 +426,24 @@ public record LotSheet(
   }
 
   /**
+   * Returns whether pieces can be cut from a part.
+   *
+   * @param part the part
+   * @return true once it was weighed, unless it is portions already
+   */
+  public boolean mayBeCut(LotPart part) {
+    return part.isStarted() && !part.inARow();
+  }
+
+  /**
    * Returns the parts whose pieces can be repeated on one: the first side, once the second lies on
    * the board.
    *
-   * @param part a part that is not cut yet
+   * @param part a part that was weighed
    * @return parts of its kind that were cut
    */
   public List<LotPart> cutBefore(LotPart part) {
-    return !piecesOf(part).isEmpty()
+    return !mayBeCut(part) || !piecesOf(part).isEmpty()
         ? List.of()
         : parts.stream()
             .filter(other -> other.kind().equals(part.kind()) && !piecesOf(other).isEmpty())

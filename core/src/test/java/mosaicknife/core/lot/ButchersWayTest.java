@@ -113,6 +113,16 @@ public class ButchersWayTest {
     List<String> order = sheet.parts().stream().map(LotPart::slot).toList();
     assertEquals(order.indexOf("tail-left"), order.indexOf("fillet-left") + 1);
     assertEquals(sheet.next(1).orElseThrow().slot(), "tail-left");
+    assertEquals(
+        sheet.cutBefore(sheet.find("fillet-right").orElseThrow()),
+        List.of(),
+        "not on the scale yet");
+    sheet =
+        hake()
+            .cutFrom("fillet-left", "tail-left", "fillet-left", false)
+            .weigh("fillet-left", 1, 1310)
+            .weigh("fillet-right", 1, 1300)
+            .sheet();
     LotPart right = sheet.find("fillet-right").orElseThrow();
     assertEquals(
         sheet.cutBefore(right).stream().map(LotPart::slot).toList(), List.of("fillet-left"));
