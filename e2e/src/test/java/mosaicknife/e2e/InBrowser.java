@@ -35,6 +35,9 @@ abstract class InBrowser {
           "--disable-component-update",
           "--disable-sync");
 
+  /** Guards the start of the house that several classes look at, whoever of them comes first. */
+  private static final Object SHARING = new Object();
+
   private static ConfigurableApplicationContext shared;
 
   private final List<BrowserContext> contexts = new ArrayList<>();
@@ -60,15 +63,17 @@ abstract class InBrowser {
 
   @BeforeClass
   void startAll() {
-    if (sharesAHouse() && shared != null) {
+    if (sharesAHouse()) {
+      synchronized (SHARING) {
+        if (shared == null) {
+          moveIn();
+          shared = app;
+        }
+      }
       app = shared;
       port = portOf(app);
     } else {
-      url = TestDatabase.fresh("mosaic_" + getClass().getSimpleName().toLowerCase(Locale.ROOT));
-      startApplication(0);
-    }
-    if (sharesAHouse()) {
-      shared = app;
+      moveIn();
     }
     PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
     playwright =
@@ -81,6 +86,11 @@ abstract class InBrowser {
                 new BrowserType.LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(FLAGS));
+  }
+
+  private void moveIn() {
+    url = TestDatabase.fresh("mosaic_" + getClass().getSimpleName().toLowerCase(Locale.ROOT));
+    startApplication(0);
   }
 
   private void startApplication(int wantedPort) {
@@ -198,7 +208,7 @@ abstract class InBrowser {
     if (playwright != null) {
       playwright.close();
     }
-    if (app != null && app != shared) {
+    if (app != null && !sharesAHouse()) {
       app.close();
     }
   }
