@@ -9,7 +9,9 @@ import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
 import org.springframework.test.web.servlet.MockMvc;
 
-/** One application context on one fresh database with the demo, shared by all tests of the app. */
+/**
+ * One application context on one fresh database with the demo, shared by all tests of one process.
+ */
 @SpringBootTest
 @AutoConfigureMockMvc
 public abstract class WithDatabase extends AbstractTestNGSpringContextTests {
@@ -19,7 +21,7 @@ public abstract class WithDatabase extends AbstractTestNGSpringContextTests {
 
   @DynamicPropertySource
   static void database(DynamicPropertyRegistry registry) {
-    String url = TestDatabase.fresh("mosaic_app_test");
+    String url = TestDatabase.fresh("mosaic_app_test_" + ProcessHandle.current().pid());
     registry.add("spring.datasource.url", () -> url);
     registry.add("spring.datasource.username", TestDatabase::user);
     registry.add("spring.datasource.password", TestDatabase::password);
