@@ -171,11 +171,14 @@ public final class Counts {
     Check.that(cap >= 0, "Expected a cap from 0, found " + cap);
     double[] sum = new double[Math.min(cap, most() + other.most()) + 1];
     int last = sum.length - 1;
+    double all = other.below[other.probabilities.length];
     for (int i = least; i < probabilities.length; i++) {
       double own = probabilities[i];
-      for (int j = other.least; j < other.probabilities.length; j++) {
-        sum[Math.min(last, i + j)] += own * other.probabilities[j];
+      int apart = Math.max(0, Math.min(other.probabilities.length, last - i));
+      for (int j = other.least; j < apart; j++) {
+        sum[i + j] += own * other.probabilities[j];
       }
+      sum[last] += own * (all - other.below[apart]);
     }
     return new Counts(trimmed(sum));
   }

@@ -50,10 +50,13 @@ public final class CuttingOptions {
    * @return the options with the choices that apply
    */
   public static List<CuttingOption> of(Species species, State state) {
+    List<PartSlot> slots = species.sharesIn(state).stream().map(Share::slot).toList();
     List<CuttingOption> asked = new ArrayList<>();
     for (CuttingOption option : SHIPPED) {
       List<Choice> choices =
-          option.choices().stream().filter(choice -> applies(choice, species, state)).toList();
+          option.choices().stream()
+              .filter(choice -> isFor(choice, species.plan()) && applies(choice, slots))
+              .toList();
       if (choices.size() > 1 && option.asked().holds(species, state)) {
         asked.add(option.withChoices(choices));
       }
@@ -97,11 +100,9 @@ public final class CuttingOptions {
   }
 
   /** All that new parts are made of must be there, and something of what else is moved. */
-  private static boolean applies(Choice choice, Species species, State state) {
-    List<PartSlot> slots = species.sharesIn(state).stream().map(Share::slot).toList();
+  private static boolean applies(Choice choice, List<PartSlot> slots) {
     List<Shift> shifts = choice.shifts();
-    return isFor(choice, species.plan())
-        && (shifts.isEmpty() || shifts.stream().anyMatch(shift -> hasAny(slots, shift.from())))
+    return (shifts.isEmpty() || shifts.stream().anyMatch(shift -> hasAny(slots, shift.from())))
         && shifts.stream()
             .filter(shift -> shift.purpose().isPresent())
             .allMatch(shift -> hasAny(slots, shift.from()))
