@@ -31,6 +31,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.device.Scale;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Share;
 import mosaicknife.core.anatomy.State;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
@@ -44,10 +46,11 @@ public class LatencyBench extends InBrowser {
 
   private static final int BENCHES = 20;
   private static final int SECONDS = 20;
-  private static final int WARM_SECONDS = 12;
-  private static final int FISH = 5;
-  private static final List<String> PARTS =
-      List.of("fins", "guts", "gills", "head", "collar", "fillet-left", "fillet-right", "belly");
+  private static final int WARM_SECONDS = 45;
+  private static final int FISH = 9;
+  private static final double GRAMS_A_FISH = 778;
+  private static final List<Share> PARTS =
+      Catalogue.shipped().getSpecies("gurnard").sharesIn(State.UNGUTTED);
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
   private final List<Long> takes = Collections.synchronizedList(new ArrayList<>());
@@ -56,7 +59,7 @@ public class LatencyBench extends InBrowser {
 
   private final class Bench {
 
-    private final long lot = new TestLots(app).receive("gurnard", State.UNGUTTED, FISH, "3.9");
+    private final long lot = new TestLots(app).receive("gurnard", State.UNGUTTED, FISH, "7.0");
     private final HttpClient client =
         HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
     private final String token;
@@ -101,12 +104,19 @@ public class LatencyBench extends InBrowser {
 
     /** One weight a second, answered with the sheet after it, as the script of the bench does. */
     private void weigh(boolean counts) {
-      String part = PARTS.get(weighed % PARTS.size());
+      Share part = PARTS.get(weighed % PARTS.size());
+      // as a sound fish weighs, a little under or over its norm in turn
+      long grams = Math.round(GRAMS_A_FISH * part.mean() * (weighed % 2 == 0 ? 0.97 : 1.02));
       int fish = 1 + weighed / PARTS.size();
       weighed++;
       String body =
           "id=%s&part=%s&fish=%d&source=typed&typed=%s&_csrf=%s"
-              .formatted(UUID.randomUUID(), part, fish, encoded("90 g"), encoded(token));
+              .formatted(
+                  UUID.randomUUID(),
+                  part.slot().code(),
+                  fish,
+                  encoded(grams + " g"),
+                  encoded(token));
       try {
         long began = System.nanoTime();
         HttpResponse<String> answer = post("/bench/" + lot + "/weighings", body, true);

@@ -162,17 +162,18 @@ public final class GrossErrors {
     for (int i = 0; i < read.length; i++) {
       read[i] = lines.get(i).mass().map(GrossErrors::grams).orElse(Double.NaN);
     }
-    double nothing = Math.log(1 - ANY) + likelihood(read, -1) + offTheSteps(-1);
+    Standings standings = new Standings(read);
+    int off = offTheSteps();
+    double nothing = Math.log(1 - ANY) + standings.likelihood() + stepsFit(off);
     List<Way> ways = new ArrayList<>();
     for (int i = 0; i < read.length; i++) {
+      double steps = stepsFit(off - offTheStep(lines.get(i)));
       for (Way way : waysOf(i, read[i])) {
-        double kept = read[i];
-        read[i] = way.corrected();
-        double fit = likelihood(read, way.cause() == Cause.NEVER_WEIGHED ? i : -1);
-        read[i] = kept;
-        ways.add(
-            new Way(
-                i, way.cause(), way.tray(), way.corrected(), way.weight() + fit + offTheSteps(i)));
+        double fit =
+            way.cause() == Cause.NEVER_WEIGHED
+                ? standings.likelihoodWithPart(i)
+                : standings.likelihoodWith(i, way.corrected());
+        ways.add(new Way(i, way.cause(), way.tray(), way.corrected(), way.weight() + fit + steps));
       }
     }
     return finding(nothing, ways, read);
@@ -331,21 +332,21 @@ public final class GrossErrors {
 
   // ---- likelihood -----------------------------------------------------------------------------
 
+  private int offTheSteps() {
+    return lines.stream().mapToInt(GrossErrors::offTheStep).sum();
+  }
+
+  private static int offTheStep(TallyLine line) {
+    return line.mass().isPresent() && !isOnStep(line, grams(line.mass().get())) ? 1 : 0;
+  }
+
   /**
    * A figure between two steps of the display was not read off it; one error may explain it.
    * Several of them were more likely read off a finer scale, where half of all figures fall
    * between.
    */
-  private double offTheSteps(int explained) {
-    int off = 0;
-    int figures = 0;
-    for (int i = 0; i < lines.size(); i++) {
-      TallyLine line = lines.get(i);
-      if (line.mass().isPresent()) {
-        figures++;
-        off += isOnStep(line, grams(line.mass().get())) || i == explained ? 0 : 1;
-      }
-    }
+  private double stepsFit(int off) {
+    long figures = lines.stream().filter(line -> line.mass().isPresent()).count();
     double own = (1 - FINER) * Math.pow(OFF_THE_STEP, off);
     return Math.log(own + FINER * Math.pow(0.5, figures));
   }
@@ -355,31 +356,77 @@ public final class GrossErrors {
     return Math.abs(steps - Math.rint(steps)) < 1e-6;
   }
 
-  /** The logarithm of the density of the parts under their norms, and of the loss they leave. */
-  private double likelihood(double[] read, int never) {
-    Map<String, List<Double>> kin = new HashMap<>();
-    double log = 0;
-    double left = whole;
-    boolean open = false;
-    double variance =
-        Math.pow(whole * loss.spread(), 2) + Math.pow(scale.sigmaGrams(read.length + 1), 2);
-    for (int i = 0; i < read.length; i++) {
-      TallyLine line = lines.get(i);
-      boolean counts = line.standing() == Standing.WEIGHED;
-      if (counts) {
-        left -= read[i];
-        deviation(line, read[i])
-            .ifPresent(z -> kin.computeIfAbsent(line.kin(), k -> new ArrayList<>()).add(z));
-      } else if (line.standing() == Standing.TO_COME || i == never) {
-        left -= line.expected().map(GrossErrors::grams).orElse(0.0);
-        variance += Math.pow(grams(line.spread()), 2);
-        open = true;
+  /**
+   * The logarithm of the density of the parts under their norms, and of the loss they leave: for
+   * the figures as they were read, and with one of them changed, which leaves the rest as it is.
+   */
+  private final class Standings {
+
+    private final double[] read;
+    private final Map<String, Kin> kins = new HashMap<>();
+    private double left = whole;
+    private double variance =
+        Math.pow(whole * loss.spread(), 2) + Math.pow(scale.sigmaGrams(lines.size() + 1), 2);
+    private boolean open;
+    private double ofKins;
+
+    Standings(double[] read) {
+      this.read = read.clone();
+      for (int i = 0; i < read.length; i++) {
+        TallyLine line = lines.get(i);
+        if (line.standing() == Standing.WEIGHED) {
+          left -= read[i];
+          Kin kin = kins.getOrDefault(line.kin(), Kin.NONE);
+          OptionalDouble z = deviation(line, read[i]);
+          kins.put(line.kin(), z.isPresent() ? kin.with(z.getAsDouble()) : kin);
+        } else if (line.standing() == Standing.TO_COME) {
+          left -= expected(line);
+          variance += Math.pow(grams(line.spread()), 2);
+          open = true;
+        }
       }
+      kins.values().forEach(kin -> ofKins += alike(kin));
     }
-    for (List<Double> deviations : kin.values()) {
-      log += alike(deviations);
+
+    double likelihood() {
+      return ofKins + remainder(left, variance, open);
     }
-    return log + remainder(left, variance, open);
+
+    double likelihoodWith(int i, double corrected) {
+      TallyLine line = lines.get(i);
+      double kin = ofKins;
+      OptionalDouble was = deviation(line, read[i]);
+      if (was.isPresent()) {
+        Kin before = kins.get(line.kin());
+        double now = deviation(line, corrected).orElseThrow();
+        kin += alike(before.without(was.getAsDouble()).with(now)) - alike(before);
+      }
+      return kin + remainder(left + read[i] - corrected, variance, open);
+    }
+
+    double likelihoodWithPart(int i) {
+      TallyLine line = lines.get(i);
+      double more = Math.pow(grams(line.spread()), 2);
+      return ofKins + remainder(left - expected(line), variance + more, true);
+    }
+  }
+
+  private static double expected(TallyLine line) {
+    return line.expected().map(GrossErrors::grams).orElse(0.0);
+  }
+
+  /** Deviations that share a common part: how many, their sum and the sum of their squares. */
+  private record Kin(int count, double sum, double squares) {
+
+    static final Kin NONE = new Kin(0, 0, 0);
+
+    Kin with(double z) {
+      return new Kin(count + 1, sum + z, squares + z * z);
+    }
+
+    Kin without(double z) {
+      return new Kin(count - 1, sum - z, squares - z * z);
+    }
   }
 
   /** How far a figure lies off its norm; without a norm every figure is as likely as another. */
@@ -394,13 +441,11 @@ public final class GrossErrors {
    * The log-density of deviations that share a common part: covariance own·I + common·11ᵀ, inverted
    * by the Sherman–Morrison formula, up to a factor that depends on their number alone.
    */
-  private double alike(List<Double> deviations) {
-    double squares = deviations.stream().mapToDouble(z -> z * z).sum();
-    double sum = deviations.stream().mapToDouble(z -> z).sum();
-    double shared = commonShare / (1 - commonShare + deviations.size() * commonShare);
-    return deviations.size() == 1
-        ? -squares / 2
-        : -(squares - shared * sum * sum) / (1 - commonShare) / 2;
+  private double alike(Kin kin) {
+    double shared = commonShare / (1 - commonShare + kin.count() * commonShare);
+    return kin.count() <= 1
+        ? -kin.squares() / 2
+        : -(kin.squares() - shared * kin.sum() * kin.sum()) / (1 - commonShare) / 2;
   }
 
   /** The log-density of what is left under the loss norm; below nothing only the scale allows. */
@@ -423,7 +468,7 @@ public final class GrossErrors {
       TallyLine line = lines.get(i);
       switch (line.standing()) {
         case WEIGHED -> left -= read[i];
-        case TO_COME -> left -= line.expected().map(GrossErrors::grams).orElse(0.0);
+        case TO_COME -> left -= expected(line);
         case LEFT_OUT -> {
           // counted as not taken off
         }
