@@ -63,6 +63,9 @@ public class SchemaTest extends WithDatabase {
       },
       {"a portion of a gram", "update dish set portion_mg = 1000"},
       {"a tolerance of half", "update dish set tolerance = 0.5"},
+      {"a plate of no form", "update dish set serving_form = 'HEAPED'"},
+      {"no fish on a plate", "update dish set serving_count = 0"},
+      {"half a portion of a lot", "update lot set portion_mg = 170000, serving_form = null"},
       {
         "two dishes of one name at one venue",
         "update dish set name = 'Turbot, SEA herbs', venue_id = 1 where name like 'Ray%'"

@@ -17,9 +17,9 @@ import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.OrderPlanner;
-import mosaicknife.core.buying.PortionRule;
 import mosaicknife.core.buying.Wish;
 import mosaicknife.core.plan.Choices;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -97,9 +97,8 @@ public class PlanningBench {
       Demand demand = new Demand(40 + 15 * dish, 8, Per.WEEK);
       week.add(
           new Wish(
-              new PortionRule(Mass.ofGrams(90 + 10 * dish), 0.05),
+              new Serving(Serving.Form.SLICES, Mass.ofGrams(90 + 10 * dish), 0.05, 1, true),
               Specification.values()[dish % 4],
-              false,
               Choices.USUAL,
               demand.distribution(),
               0,

@@ -26,6 +26,7 @@ import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.LotCost;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.practice.FishSimulator;
 import mosaicknife.core.quantity.ExactMoney;
@@ -87,7 +88,7 @@ public class PropertiesTest {
     for (int i = 0; i < FISH; i++) {
       Breakdown fish = fish();
       Mass target = Mass.ofGrams(30 + random.nextInt(400));
-      WholePortions portions = WholePortions.in(fish.mains(), target);
+      WholePortions portions = WholePortions.in(fish.mains(), Serving.slices(target));
       Mass fillets = Mass.total(fish.mains().stream().map(Node::mass).toList());
       assertEquals(portions.portioned().plus(portions.over()), fillets);
       assertFalse(portions.over().isNegative());

@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.math.RoundingMode;
+import java.util.List;
 import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.weighing.LotSheets;
@@ -14,6 +16,7 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
@@ -69,9 +72,10 @@ public class MyWayTest extends InBrowser {
             .filter(p -> p.name().equals(name))
             .findFirst()
             .orElseThrow();
-    String grams =
-        part.expected().orElseThrow().inGrams().setScale(0, RoundingMode.HALF_UP).toPlainString();
-    page.fill("#typed", grams + " g");
+    // a piece nobody ever estimated is a small one
+    Mass expected = part.expected().orElse(Mass.ofGrams(120));
+    page.fill(
+        "#typed", expected.inGrams().setScale(0, RoundingMode.HALF_UP).toPlainString() + " g");
     tap(page, "#take-typed");
     assertThat(page.locator("#said")).hasText(Pattern.compile(name + " .* taken\\."));
   }
@@ -146,6 +150,54 @@ public class MyWayTest extends InBrowser {
     close(page, lot);
     assertEquals(Long.toString(sheet(lot).portions().count()), promised);
     assertEquals(promised, "2", "two guests, and no more for head and bones");
+  }
+
+  private boolean isWeighedPiece(LotPart part) {
+    return part.parentId().isPresent() && part.isStarted();
+  }
+
+  private void cutFurther(Page page, String slot, String piece) {
+    Locator further = page.locator("#tile-" + slot + " .further");
+    further.locator("summary").click();
+    further.locator("button:has-text('" + piece + "')").click();
+    page.waitForURL(Pattern.compile(".*#tile-" + slot));
+    taps += 2;
+  }
+
+  @Test
+  public void aVeryDeepFishIsCutIntoThirteenPiecesASideInFifteenTaps() {
+    long lot = new TestLots(app).receive("opah", State.GUTTED, 1, "28");
+    Page page = plan(lot);
+    cutFurther(page, "loin-top-left", "As usual");
+    cutFurther(page, "loin-top-left", "Bone-in rib cut");
+    cutFurther(page, "belly", "Front belly");
+    assertTrue(taps <= 6, "planned in " + taps);
+    assertThat(page.locator(".tile-rows .piece")).hasCount(4 * 6 + 1);
+    toTheBench(page);
+    while (!page.locator("#next-part b").textContent().equals("Top left loin")) {
+      weigh(page, lot);
+    }
+    taps = 0;
+    for (String loin : List.of("top", "bottom")) {
+      // cut before it was weighed: its pieces stand for it
+      tap(page, ".tally th a:has-text('Eye of the loin, " + loin + " left loin')");
+      for (int piece = 0; piece < 6; piece++) {
+        assertThat(page.locator("#next-part b")).containsText(loin + " left loin");
+        weigh(page, lot);
+      }
+      assertThat(page.locator("#next-part b")).not().containsText(loin + " left loin");
+    }
+    tap(page, ".tally th a:has-text('Front belly')");
+    weigh(page, lot);
+    assertTrue(taps <= 16, "taps: " + taps);
+    LotSheet sheet = sheet(lot);
+    assertEquals(sheet.parts().stream().filter(this::isWeighedPiece).count(), 13);
+    LotPart strip =
+        sheet.parts().stream()
+            .filter(p -> p.name().startsWith("Back strip"))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(strip.purpose().orElseThrow(), Purpose.SECOND_PLATE);
   }
 
   @Test

@@ -21,6 +21,7 @@ import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -198,6 +199,7 @@ class BuyController {
     model.addAttribute("action", action);
     model.addAttribute("venues", houses.venues());
     model.addAttribute("specifications", Specification.values());
+    model.addAttribute("servings", Serving.Form.values());
     return "buy/dish";
   }
 

@@ -6,7 +6,7 @@ import java.util.Optional;
 import mosaicknife.app.house.Named;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
-import mosaicknife.core.buying.PortionRule;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 
 /**
@@ -15,9 +15,8 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param id its number
  * @param name its name
  * @param venue where it is served
- * @param rule what counts as a portion
+ * @param serving what counts as a portion
  * @param specification how far the cuts are worked
- * @param whole whether the fish is served whole
  * @param price what the guest pays, if it is known
  * @param fish the codes of the fish it may be made of, its own first
  * @param demand what is wanted in each profile that was filled in
@@ -27,9 +26,8 @@ public record Dish(
     long id,
     String name,
     Named venue,
-    PortionRule rule,
+    Serving serving,
     Specification specification,
-    boolean whole,
     Optional<ExactMoney> price,
     List<String> fish,
     Map<ProfileName, Demand> demand,
@@ -39,5 +37,14 @@ public record Dish(
   public Dish {
     fish = List.copyOf(fish);
     demand = Map.copyOf(demand);
+  }
+
+  /**
+   * Returns whether the fish is served whole.
+   *
+   * @return true if nothing is cut off for the plate
+   */
+  public boolean whole() {
+    return serving.form().isWhole();
   }
 }

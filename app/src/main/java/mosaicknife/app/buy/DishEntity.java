@@ -3,6 +3,7 @@ package mosaicknife.app.buy;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -16,7 +17,6 @@ import jakarta.persistence.MapKeyEnumerated;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.Comparator;
 import java.util.Currency;
 import java.util.EnumMap;
@@ -26,18 +26,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.StoredServing;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
-import mosaicknife.core.buying.PortionRule;
 import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Mass;
 import org.hibernate.annotations.BatchSize;
 
 @Entity
 @Table(name = "dish")
 class DishEntity {
 
-  private static final int TOLERANCE_DIGITS = 3;
   private static final int BATCH = 50;
 
   @Id
@@ -49,16 +47,10 @@ class DishEntity {
   @Column(name = "venue_id")
   private long venueId;
 
-  @Column(name = "portion_mg")
-  private Mass portion;
-
-  private BigDecimal tolerance;
+  @Embedded private StoredServing serving;
 
   @Enumerated(EnumType.STRING)
   private Specification specification;
-
-  @Column(name = "served_whole")
-  private boolean servedWhole;
 
   private BigDecimal price;
   private boolean active = true;
@@ -88,12 +80,8 @@ class DishEntity {
   void change(DishForm.Understood dish) {
     name = dish.name();
     venueId = dish.venue();
-    portion = dish.rule().target();
-    tolerance =
-        BigDecimal.valueOf(dish.rule().tolerance())
-            .setScale(TOLERANCE_DIGITS, RoundingMode.HALF_UP);
+    serving = StoredServing.of(dish.serving());
     specification = dish.specification();
-    servedWhole = dish.whole();
     price = dish.price().map(ExactMoney::amount).orElse(null);
     fish.clear();
     for (String species : dish.fish()) {
@@ -132,9 +120,8 @@ class DishEntity {
         id,
         name,
         venue,
-        new PortionRule(portion, tolerance.doubleValue()),
+        serving.serving(),
         specification,
-        servedWhole,
         Optional.ofNullable(price).map(amount -> new ExactMoney(amount, currency)),
         fish.stream()
             .sorted(Comparator.comparingInt(DishFish::place))

@@ -11,15 +11,13 @@ import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.ServingForm;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Specification;
-import mosaicknife.core.buying.PortionRule;
-import mosaicknife.core.lot.LotRules;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.MassText;
 
 /**
  * A dish as typed.
@@ -27,9 +25,11 @@ import mosaicknife.core.quantity.MassText;
  * @param name its name
  * @param venue the number of the venue
  * @param portion the mass of a portion
- * @param tolerance how much lighter a portion may be, in percent
+ * @param tolerance how much lighter or heavier a portion may be, in percent
+ * @param form how the cuts become plates
+ * @param pieces how many pieces or fish make a plate, where the form asks for it
+ * @param filled anything if light pieces are filled up from the next
  * @param specification how far the cuts are worked
- * @param whole anything if the fish is served whole
  * @param price what the guest pays, possibly empty
  * @param fish the fish it may be made of, one name a line
  * @param version the version the page showed
@@ -39,8 +39,10 @@ public record DishForm(
     String venue,
     String portion,
     String tolerance,
+    String form,
+    String pieces,
+    String filled,
     String specification,
-    String whole,
     String price,
     String fish,
     Integer version) {
@@ -59,27 +61,39 @@ public record DishForm(
   record Understood(
       String name,
       long venue,
-      PortionRule rule,
+      Serving serving,
       Specification specification,
-      boolean whole,
       Optional<ExactMoney> price,
       List<String> fish) {}
 
   static DishForm empty(long venue) {
-    return new DishForm("", "" + venue, "", "5", Specification.SKIN_ON.name(), "", "", "", 0);
+    return new DishForm(
+        "",
+        "" + venue,
+        "",
+        "5",
+        Serving.Form.SLICES.name(),
+        "1",
+        "",
+        Specification.SKIN_ON.name(),
+        "",
+        "",
+        0);
   }
 
   static DishForm of(Dish dish, Catalogue catalogue, Formats formats) {
     return new DishForm(
         dish.name(),
         "" + dish.venue().id(),
-        formats.mass(dish.rule().target()),
-        BigDecimal.valueOf(dish.rule().tolerance())
+        formats.mass(dish.serving().target()),
+        BigDecimal.valueOf(dish.serving().tolerance())
             .movePointRight(2)
             .stripTrailingZeros()
             .toPlainString(),
+        dish.serving().form().name(),
+        "" + dish.serving().count(),
+        dish.serving().filled() ? "yes" : "",
         dish.specification().name(),
-        dish.whole() ? "yes" : "",
         dish.price().map(price -> price.amount().toPlainString()).orElse(""),
         String.join(
             "\n",
@@ -90,19 +104,17 @@ public record DishForm(
   }
 
   Understood understood(Catalogue catalogue, Formats formats) {
-    Mass target = MassText.parse(text(portion), formats.system().small()).mass();
-    Refusal.ifFound(LotRules.portion(target));
     BigDecimal percent = Typed.percent(tolerance, BigDecimal.ZERO, MOST_TOLERANCE, "tolerance");
     return new Understood(
         PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME_OF_DISH),
         Typed.id(venue, "venue"),
-        new PortionRule(target, percent.movePointLeft(2).doubleValue()),
+        new ServingForm(portion, form, pieces)
+            .understood(percent.movePointLeft(2).doubleValue(), !text(filled).isEmpty(), formats),
         Arrays.stream(Specification.values())
             .filter(s -> s.name().equals(specification))
             .findFirst()
             .orElseThrow(
                 () -> Refusal.ofField("specification", "buy.problem.the-cut-is-missing-choose")),
-        !text(whole).isEmpty(),
         price(formats.currency()),
         List.copyOf(species(catalogue)));
   }

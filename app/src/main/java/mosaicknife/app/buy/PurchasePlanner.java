@@ -173,9 +173,8 @@ public class PurchasePlanner {
 
   private Wish wish(Dish dish, Demand demand, PlanWish wish) {
     return new Wish(
-        dish.rule(),
+        dish.serving(),
         dish.specification(),
-        dish.whole(),
         options.choices(),
         demand.distribution(),
         wish.onHand(),

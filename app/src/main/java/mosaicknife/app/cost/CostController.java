@@ -52,7 +52,7 @@ class CostController {
   /** What was typed and refused stays in the field. */
   private static Object portionText(Model model, LotSheet sheet, Formats formats) {
     Object typed = model.getAttribute("typedPortion");
-    return typed != null ? typed : formats.mass(sheet.lot().portionTarget());
+    return typed != null ? typed : formats.mass(sheet.lot().serving().target());
   }
 
   @PostMapping("/cost/{id}")

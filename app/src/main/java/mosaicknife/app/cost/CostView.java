@@ -65,7 +65,7 @@ record CostView(
       String byWeightExact,
       long portions,
       boolean estimated,
-      String target,
+      String serving,
       String over,
       String edible,
       String factor,
@@ -123,8 +123,8 @@ record CostView(
         formats.fineMoney(costs.portionByWeight()),
         portions.count(),
         portions.isEstimated(),
-        formats.mass(portions.target()),
-        formats.mass(portions.over()),
+        formats.serving(portions.serving()),
+        portions.over().isPositive() ? formats.mass(portions.over()) : "",
         formats.price(costs.ediblePrice()),
         costs
             .costFactor()
@@ -168,7 +168,7 @@ record CostView(
       case PORTIONS ->
           costs
               .map(CostSheet::portions)
-              .map(p -> "%d × %s".formatted(p.count(), formats.mass(p.target())))
+              .map(p -> "%d, %s".formatted(p.count(), formats.serving(p.serving())))
               .orElse("");
     };
   }
@@ -202,7 +202,7 @@ record CostView(
                     inside.name(),
                     formats.mass(inside.mass()),
                     inside.count(),
-                    formats.mass(portions.overOf(inside)),
+                    formats.mass(inside.over()),
                     inside.isEstimated()))
         .toList();
   }

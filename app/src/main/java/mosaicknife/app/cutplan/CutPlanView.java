@@ -2,6 +2,7 @@ package mosaicknife.app.cutplan;
 
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,6 +16,7 @@ import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlateLines;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
@@ -23,9 +25,11 @@ import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.Plate;
 import mosaicknife.core.plan.CuttingOption;
 import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.plan.Pieces;
 import mosaicknife.core.plan.PlanChange;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -71,11 +75,15 @@ record CutPlanView(
       LotPart part,
       String mass,
       boolean measured,
-      String inside,
       Optional<Purpose> usual,
       List<PurposeChoice> purposes,
       long venue,
-      String venueName) {}
+      String venueName,
+      List<PieceChip> pieces,
+      String usualPieces) {}
+
+  /** A piece the part can be cut into. */
+  record PieceChip(PartKind kind, boolean chosen, boolean usual, String about) {}
 
   /** A purpose that may be chosen. */
   record PurposeChoice(Purpose purpose, boolean chosen, boolean usual, boolean allowed) {}
@@ -96,7 +104,7 @@ record CutPlanView(
 
     private Plate plate(CutPlan plan) {
       Lot lot = sheet.lot();
-      return plan.plate(lot.portionTarget(), lot.cost().total(), labourPerHour);
+      return plan.plate(lot.serving(), lot.cost().total(), labourPerHour);
     }
   }
 
@@ -174,8 +182,13 @@ record CutPlanView(
     String then = "";
     if (!isChosen) {
       CutPlan other =
-          CutPlan.of(
-              plan.fish(), plan.choices().with(option.code(), choice.code()), source.catalogue());
+          source
+              .sheet()
+              .asDecided(
+                  CutPlan.of(
+                      plan.fish(),
+                      plan.choices().with(option.code(), choice.code()),
+                      source.catalogue()));
       PlanChange difference =
           PlanChange.between(plan, other, source.plate(plan), source.plate(other));
       changes = words(difference, choice, source);
@@ -286,11 +299,6 @@ record CutPlanView(
         part,
         mass,
         part.isStarted(),
-        source
-            .sheet()
-            .parentOf(part)
-            .map(p -> formats.say("cutplan.said.from", p.name()))
-            .orElse(""),
         usual,
         purposes,
         venue,
@@ -298,7 +306,44 @@ record CutPlanView(
             .filter(named -> named.id() == venue)
             .map(Named::name)
             .findFirst()
+            .orElse(""),
+        pieces(source, part),
+        formats.list(
+            Pieces.of(part.kind()).stream()
+                .map(piece -> source.catalogue().findKind(piece.kind()).orElseThrow().name())
+                .map(name -> name.toLowerCase(Locale.ROOT))
+                .toList()));
+  }
+
+  /** Into what a part of the whole fish can be cut; what it usually is stands first. */
+  private static List<PieceChip> pieces(Ground source, LotPart part) {
+    if (part.parentId().isPresent() || part.inARow() || source.sheet().lot().isFinished()) {
+      return List.of();
+    }
+    List<PartKind> planned = source.sheet().piecesPlanned(part);
+    return source.catalogue().cutFrom(part.kind()).stream()
+        .map(kind -> chip(source, part, kind, planned.contains(kind)))
+        .sorted(Comparator.comparing(chip -> !chip.usual()))
+        .toList();
+  }
+
+  private static PieceChip chip(Ground source, LotPart part, PartKind kind, boolean chosen) {
+    Optional<Pieces.Piece> known = Pieces.find(part.kind(), kind);
+    return new PieceChip(
+        kind,
+        chosen,
+        known.isPresent(),
+        known
+            .flatMap(
+                piece ->
+                    part.expected()
+                        .map(mass -> mass.multipliedBy(share(piece), RoundingMode.HALF_EVEN)))
+            .map(source.formats()::roughly)
             .orElse(""));
+  }
+
+  private static Fraction share(Pieces.Piece piece) {
+    return Fraction.ofEstimate(piece.share());
   }
 
   private static List<PreWork.Item> preWork(Ground source, CutPlan plan) {

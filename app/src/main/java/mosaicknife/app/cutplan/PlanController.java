@@ -14,6 +14,7 @@ import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.OptionChooser;
+import mosaicknife.app.parts.PiecePlanner;
 import mosaicknife.app.parts.PurposeAssigner;
 import mosaicknife.app.parts.WayKeeper;
 import mosaicknife.app.picture.FishPicture;
@@ -24,13 +25,14 @@ import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.ServingForm;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.use.UsualPurposes;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
-import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -50,7 +52,9 @@ class PlanController {
   private final HouseOptions houseOptions;
   private final WayKeeper ways;
   private final PurposeAssigner purposes;
+  private final PiecePlanner pieces;
   private final UsualPurposes usual;
+  private final PreWorkTicker preWork;
   private final DishEditor dishes;
   private final LotRegister lots;
   private final CatalogueEditor catalogue;
@@ -66,7 +70,9 @@ class PlanController {
       HouseOptions houseOptions,
       WayKeeper ways,
       PurposeAssigner purposes,
+      PiecePlanner pieces,
       UsualPurposes usual,
+      PreWorkTicker preWork,
       DishEditor dishes,
       LotRegister lots,
       CatalogueEditor catalogue,
@@ -80,7 +86,9 @@ class PlanController {
     this.houseOptions = houseOptions;
     this.ways = ways;
     this.purposes = purposes;
+    this.pieces = pieces;
     this.usual = usual;
+    this.preWork = preWork;
     this.dishes = dishes;
     this.lots = lots;
     this.catalogue = catalogue;
@@ -100,9 +108,15 @@ class PlanController {
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.LARGE, formats));
     model.addAttribute("venues", houses.venues());
     model.addAttribute("dishes", dishesOf(sheet));
+    model.addAttribute("preWorkDone", preWork.of(id));
     model.addAttribute("ways", ways.of(sheet.lot().species()));
-    if (!model.containsAttribute("typedPortion")) {
-      model.addAttribute("typedPortion", formats.mass(sheet.lot().portionTarget()));
+    model.addAttribute("servings", Serving.Form.values());
+    if (!model.containsAttribute("typedServing")) {
+      Serving serving = sheet.lot().serving();
+      model.addAttribute(
+          "typedServing",
+          new ServingForm(
+              formats.mass(serving.target()), serving.form().name(), "" + serving.count()));
     }
     model.addAttribute("size", WayKeeper.sizeOf(sheet.lot()));
     return "cutplan/plan";
@@ -177,19 +191,34 @@ class PlanController {
         id, "#tile-" + slot, later, () -> purposes.plan(id, slot, version, purpose, becomes, to));
   }
 
-  /** What one portion weighs; what was typed and refused stays in the field. */
+  /** What one portion is; what was typed and refused stays in the field. */
   @PostMapping("/plan/{id}/portion")
-  String portion(@PathVariable long id, @RequestParam String portion, RedirectAttributes later) {
+  String portion(@PathVariable long id, ServingForm typed, RedirectAttributes later) {
     try {
-      lots.portion(id, MassText.parse(portion, houses.house().formats().system().small()).mass());
+      Serving before = lots.get(id).serving();
+      lots.serve(
+          id, typed.understood(before.tolerance(), before.filled(), houses.house().formats()));
     } catch (Refusal | QuantityFormatException refusal) {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
         throw missing;
       }
       later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("typedPortion", portion);
+      later.addFlashAttribute("typedServing", typed);
     }
     return "redirect:/plan/" + id;
+  }
+
+  /**
+   * Into which pieces a part, and every one of its kind, is cut further; the usual ones without a
+   * kind.
+   */
+  @PostMapping("/plan/{id}/parts/{slot}/pieces")
+  String pieces(
+      @PathVariable long id,
+      @PathVariable String slot,
+      @RequestParam List<String> kind,
+      RedirectAttributes later) {
+    return change(id, "#tile-" + slot, later, () -> pieces.cutOrNot(id, slot, kind));
   }
 
   @PostMapping("/plan/{id}/usual")

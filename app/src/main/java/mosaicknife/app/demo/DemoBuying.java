@@ -20,6 +20,7 @@ import mosaicknife.app.house.SupplierEditor;
 import mosaicknife.app.house.SupplierForm;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
+import mosaicknife.core.portion.Serving.Form;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -94,14 +95,22 @@ class DemoBuying {
             lantern,
             "180 g",
             "SKIN_ON",
-            "",
+            Form.SLICES,
             "26",
             "hake\npollack\ngurnard");
     want(hake, 24, 4, 38, 6);
     Dish turbot =
-        dish("Turbot, sea herbs", lantern, "190 g", "SKIN_ON", "", "42", "turbot\nmonkfish");
+        dish(
+            "Turbot, sea herbs",
+            lantern,
+            "190 g",
+            "SKIN_ON",
+            Form.SLICES,
+            "42",
+            "turbot\nmonkfish");
     want(turbot, 12, 3, 22, 4);
-    Dish ray = dish("Ray wing, burnt lemon", lantern, "220 g", "SKINLESS", "", "24", "ray");
+    Dish ray =
+        dish("Ray wing, burnt lemon", lantern, "220 g", "SKINLESS", Form.SLICES, "24", "ray");
     want(ray, 10, 3, 16, 4);
     Dish fry =
         dish(
@@ -109,14 +118,22 @@ class DemoBuying {
             counter,
             "150 g",
             "SKINLESS",
-            "",
+            Form.SLICES,
             "16.50",
             "pollack\nhake\ngurnard");
     want(fry, 30, 6, 60, 9);
-    Dish plaice = dish("Plaice on the bone", counter, "170 g", "SKIN_ON", "yes", "21", "plaice");
+    Dish plaice =
+        dish("Plaice on the bone", counter, "170 g", "SKIN_ON", Form.SHARED, "21", "plaice");
     want(plaice, 12, 3, 20, 4);
     Dish albacore =
-        dish("Albacore, seared", counter, "120 g", "BLOCKS", "", "19", "albacore\nmackerel");
+        dish(
+            "Albacore, seared",
+            counter,
+            "120 g",
+            "BLOCKS",
+            Form.SLICES,
+            "19",
+            "albacore\nmackerel");
     want(albacore, 18, 4, 30, 5);
     PlanWish weekend = new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, 8);
     plans.order(turbot.id(), weekend, Optional.empty(), today.plusDays(1), UUID.randomUUID());
@@ -141,15 +158,20 @@ class DemoBuying {
   }
 
   private Dish dish(
-      String name,
-      Named venue,
-      String portion,
-      String cut,
-      String whole,
-      String price,
-      String fish) {
+      String name, Named venue, String portion, String cut, Form form, String price, String fish) {
     return dishes.add(
-        new DishForm(name, "" + venue.id(), portion, "5", cut, whole, price, fish, 0));
+        new DishForm(
+            name,
+            "" + venue.id(),
+            portion,
+            "5",
+            form.name(),
+            "1",
+            form == Form.SLICES ? "yes" : "",
+            cut,
+            price,
+            fish,
+            0));
   }
 
   private void want(Dish dish, int midweek, int forecastError, int weekend, int weekendError) {

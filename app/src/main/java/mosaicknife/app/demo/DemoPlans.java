@@ -53,7 +53,14 @@ class DemoPlans {
     LotSheet sheet = sheets.get(PLAICE);
     sheet.parts().stream()
         .filter(part -> part.purpose().filter(Purpose.PLATE::equals).isPresent())
-        .forEach(part -> plan(PLAICE, part, Purpose.PLATE, "plaice on the bone", Optional.empty()));
+        .forEach(
+            part ->
+                plan(
+                    PLAICE,
+                    part,
+                    Purpose.PLATE,
+                    "plaice fillets, brown shrimps",
+                    Optional.empty()));
     ways.save(sheet.lot(), sheet.plan().choices(), "small plaice, four fillets");
   }
 

@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.app.shared.StoredPrice;
+import mosaicknife.app.shared.StoredServing;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingMethod;
@@ -27,9 +28,9 @@ import mosaicknife.core.lot.CatchMethod;
 import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.lot.Killing;
 import mosaicknife.core.lot.Lot;
-import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
@@ -87,8 +88,7 @@ class LotEntity {
   @Column(name = "received_by", updatable = false)
   private long receivedBy;
 
-  @Column(name = "portion_target_mg")
-  private Mass portionTarget = LotRules.USUAL_PORTION;
+  @Embedded private StoredServing serving;
 
   @Enumerated(EnumType.STRING)
   @Column(name = "costing_method")
@@ -181,13 +181,16 @@ class LotEntity {
     return receivedBy;
   }
 
-  void costBy(CostingMethod method, Mass portionTarget) {
+  void costBy(CostingMethod method) {
     costingMethod = method;
-    this.portionTarget = portionTarget;
   }
 
-  void portion(Mass target) {
-    portionTarget = target;
+  Optional<Serving> serving() {
+    return Optional.ofNullable(serving).map(StoredServing::serving);
+  }
+
+  void serve(Serving wanted) {
+    serving = StoredServing.of(wanted);
   }
 
   void finish(long person, Instant at) {
@@ -240,7 +243,7 @@ class LotEntity {
         receivedAt,
         receiver,
         each.size() == fishCount ? each : List.of(),
-        portionTarget,
+        serving(),
         costingMethod,
         Optional.ofNullable(finishedAt),
         inspection,

@@ -27,6 +27,7 @@ import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Receipt;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Plausible;
@@ -288,27 +289,32 @@ public class LotRegister {
    * @param id the lot number
    * @param version the version the page showed
    * @param method the costing method
-   * @param portionTarget the mass of one portion, 5 g to 5 kg
+   * @param target the mass of one portion, 5 g to 5 kg; how it is served stays as it is
    * @throws Refusal if the page was stale or the portion cannot be one
    */
   @PreAuthorize("hasAuthority('SEE_COSTS')")
-  public void costBy(long id, int version, CostingMethod method, Mass portionTarget) {
-    Refusal.ifFound(LotRules.portion(portionTarget));
-    fresh(id, version).costBy(method, portionTarget);
+  public void costBy(long id, int version, CostingMethod method, Mass target) {
+    LotEntity lot = fresh(id, version);
+    lot.costBy(method);
+    Serving before = lot.serving().orElse(LotRules.USUAL_SERVING);
+    if (!target.equals(before.target())) {
+      Refusal.ifFound(LotRules.portion(target));
+      lot.serve(before.of(target));
+    }
   }
 
   /**
-   * Chooses what one portion of a lot weighs.
+   * Chooses what one portion of a lot is.
    *
    * @param id the lot number
-   * @param target the mass of one portion, 5 g to 5 kg
+   * @param serving the portion, of 5 g to 5 kg
    * @throws Refusal if the lot is closed or the portion cannot be one
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
-  public void portion(long id, Mass target) {
-    Refusal.ifFound(LotRules.portion(target));
+  public void serve(long id, Serving serving) {
+    Refusal.ifFound(LotRules.portion(serving.target()));
     checkOpen(id);
-    find(id).portion(target);
+    find(id).serve(serving);
   }
 
   /**

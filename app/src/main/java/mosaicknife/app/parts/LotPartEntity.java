@@ -20,6 +20,7 @@ import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.Part;
+import mosaicknife.core.plan.Pieces;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -107,10 +108,10 @@ class LotPartEntity {
   }
 
   /** A piece of a part: it goes where the part goes until it is told otherwise. */
-  static LotPartEntity cutFrom(LotPartEntity from, PartKind kind, int number) {
+  static LotPartEntity cutFrom(LotPartEntity from, PartKind fromKind, PartKind kind, int number) {
     LotPartEntity part = piece(from, kind, number, "%s, %s");
-    if (from.purpose != null && from.purpose != Purpose.HOLD && kind.mayBeFor(from.purpose)) {
-      part.purpose = from.purpose;
+    part.purpose = Pieces.inherited(fromKind, from.purpose(), kind).orElse(null);
+    if (part.purpose != null && part.purpose == from.purpose) {
       part.becomes = from.becomes;
       part.venueId = from.venueId;
     }

@@ -11,6 +11,8 @@ interface LotPartRepository extends Repository<LotPartEntity, Long> {
 
   LotPartEntity saveAndFlush(LotPartEntity part);
 
+  void delete(LotPartEntity part);
+
   Optional<LotPartEntity> findByLotIdAndSlot(long lotId, String slot);
 
   List<LotPartEntity> findByLotIdInOrderByNumber(Collection<Long> lotIds);

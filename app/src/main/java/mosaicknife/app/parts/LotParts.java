@@ -156,7 +156,8 @@ public class LotParts {
   }
 
   private LotPartEntity cut(LotPartEntity from, PartKind kind) {
-    return parts.saveAndFlush(LotPartEntity.cutFrom(from, kind, nextNumber(from.lotId())));
+    return parts.saveAndFlush(
+        LotPartEntity.cutFrom(from, kind(from), kind, nextNumber(from.lotId())));
   }
 
   /**
@@ -220,6 +221,9 @@ public class LotParts {
     if (part.slot().equals(other.slot()) || other.isSkipped()) {
       throw Refusal.ofInput("parts.problem.is-not-taken-off-itself", other.name());
     }
+    Currency money = lots.get(lotId).price().perKilogram().currency();
+    Refusal.ifFound(
+        LotRules.staying(part.toPart(kind(part), money), other.toPart(kind(other), money)));
     part.stayOn(other);
     events.publishEvent(new LotChanged(lotId));
   }

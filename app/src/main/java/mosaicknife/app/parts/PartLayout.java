@@ -1,5 +1,6 @@
 package mosaicknife.app.parts;
 
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -79,27 +80,32 @@ class PartLayout {
         bySlot.put(added.slot(), parts.save(added));
       }
     }
-    if (rows.stream().noneMatch(row -> weighed.isWeighed(row.id()))) {
-      number(planned, bySlot);
-    }
+    Comparator<LotPartEntity> byRoute =
+        Comparator.comparingInt(
+            row -> planned.contains(row.slot()) ? planned.indexOf(row.slot()) : planned.size());
+    number(bySlot.values(), byRoute.thenComparingInt(LotPartEntity::number));
   }
 
   /**
-   * Before the first weight the numbers follow the route; after it a number stays with its part.
+   * Before the first weight the numbers follow the route, each piece after its part; after it a
+   * number stays with its part.
    */
-  private static void number(List<String> planned, Map<String, LotPartEntity> bySlot) {
-    int number = 0;
-    for (String slot : planned) {
-      bySlot.get(slot).number(++number);
+  void number(Collection<LotPartEntity> rows, Comparator<LotPartEntity> order) {
+    if (rows.stream().noneMatch(row -> weighed.isWeighed(row.id()))) {
+      Map<Optional<Long>, List<LotPartEntity>> pieces =
+          rows.stream().sorted(order).collect(Collectors.groupingBy(LotPartEntity::parentId));
+      number(pieces, Optional.empty(), 0);
     }
-    List<LotPartEntity> others =
-        bySlot.values().stream()
-            .filter(row -> !planned.contains(row.slot()))
-            .sorted(Comparator.comparingInt(LotPartEntity::number))
-            .toList();
-    for (LotPartEntity row : others) {
-      row.number(++number);
+  }
+
+  private static int number(
+      Map<Optional<Long>, List<LotPartEntity>> pieces, Optional<Long> of, int last) {
+    int number = last;
+    for (LotPartEntity row : pieces.getOrDefault(of, List.of())) {
+      row.number(number + 1);
+      number = number(pieces, Optional.of(row.id()), number + 1);
     }
+    return number;
   }
 
   private void leaveOut(LotPartEntity row) {

@@ -1,5 +1,6 @@
 package mosaicknife.app.parts;
 
+import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
@@ -115,7 +116,7 @@ public class PurposeAssigner {
   private void portion(LotPartEntity part) {
     LotRules.dishOf(known(part))
         .flatMap(dishes::find)
-        .ifPresent(dish -> lots.portion(part.lotId(), dish.rule().target()));
+        .ifPresent(dish -> lots.serve(part.lotId(), dish.serving()));
   }
 
   /** Who may not see what a part is worth neither sets it nor wipes it. */
@@ -136,7 +137,11 @@ public class PurposeAssigner {
   }
 
   private void check(LotPartEntity part, Purpose purpose, Optional<Held> held) {
-    Refusal.ifFound(LotRules.purpose(known(part), purpose, held, houses.today()));
+    Part itself = known(part);
+    Refusal.ifFound(LotRules.purpose(itself, purpose, held, houses.today()));
+    List<Part> all =
+        parts.findByLotIdInOrderByNumber(List.of(part.lotId())).stream().map(this::known).toList();
+    Refusal.ifFound(LotRules.pot(itself, purpose, all));
   }
 
   private Part known(LotPartEntity part) {

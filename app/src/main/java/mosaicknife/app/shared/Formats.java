@@ -15,6 +15,7 @@ import java.time.format.TextStyle;
 import java.util.Collection;
 import java.util.Currency;
 import mosaicknife.core.anatomy.SizeGrade;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Length;
@@ -35,6 +36,17 @@ import org.springframework.context.i18n.LocaleContextHolder;
  * @param zone the time zone of the house
  */
 public record Formats(UnitSystem system, Currency currency, ZoneId zone) implements Speech {
+
+  /**
+   * Says what a portion is.
+   *
+   * @param serving the portion
+   * @return such as {@code slices of 180 g}
+   */
+  public String serving(Serving serving) {
+    return say(
+        "Serving.Form.%s.said".formatted(serving.form()), mass(serving.target()), serving.count());
+  }
 
   /**
    * Writes a measured mass.

@@ -359,6 +359,8 @@ public class BuyPagesTest extends WithPages {
             portion,
             "tolerance",
             tolerance,
+            "form",
+            "SLICES",
             "specification",
             "SKIN_ON",
             "price",
@@ -380,7 +382,7 @@ public class BuyPagesTest extends WithPages {
       "portion", "165 g",
       "tolerance", "5",
       "specification", "SKIN_ON",
-      "whole", "yes",
+      "form", "SHARED",
       "price", "21",
       "fish", "plaice\nlemon sole",
       "version", "" + plaice.version()

@@ -32,12 +32,12 @@ import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.OrderPlanner;
-import mosaicknife.core.buying.PortionRule;
 import mosaicknife.core.buying.StockNeed;
 import mosaicknife.core.buying.SurplusHome;
 import mosaicknife.core.buying.Wish;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -51,7 +51,8 @@ public class BuyWordsTest {
   private static final Currency EUR = Currency.getInstance("EUR");
   private static final Formats METRIC = new Formats(UnitSystem.METRIC, EUR, ZoneId.of("UTC"));
   private static final Catalogue CATALOGUE = Catalogue.shipped();
-  private static final PortionRule MAIN = new PortionRule(Mass.ofGrams(180), 0.05);
+  private static final Serving MAIN =
+      new Serving(Serving.Form.SLICES, Mass.ofGrams(180), 0.05, 1, true);
   private static final Demand DINNER = new Demand(38, 6, Per.SERVICE);
 
   private static Offer offer(String species, Form form, String grade, String price) {
@@ -73,7 +74,6 @@ public class BuyWordsTest {
             new Named(1, "Lantern House"),
             MAIN,
             Specification.SKIN_ON,
-            false,
             Optional.empty(),
             List.of("hake"),
             Map.of(ProfileName.WEEKEND, DINNER),
@@ -82,7 +82,6 @@ public class BuyWordsTest {
         new Wish(
             MAIN,
             Specification.SKIN_ON,
-            false,
             Choices.USUAL,
             DINNER.distribution(),
             0,

@@ -135,22 +135,80 @@ public class PlanPagesTest extends WithPages {
   public void thePortionIsThatOfTheDishOrWhatIsTypedBeforeAnythingIsWeighed() throws Exception {
     long lot = receive("hake", State.GUTTED, 1, "4.2");
     assertTrue(page("ines", "/plan/" + lot).contains("name=\"portion\" value=\"180 g\""));
-    follow("ines", "/plan/" + lot + "/portion", "portion", "5 oz");
+    follow("ines", "/plan/" + lot + "/portion", "portion", "5 oz", "form", "SLICES");
     // 5 oz are 141.747615625 g, kept to the milligram
-    assertEquals(sheets.get(lot).lot().portionTarget(), Mass.ofMilligrams(141_748), "five ounces");
-    String refused = follow("ines", "/plan/" + lot + "/portion", "portion", "a handful");
+    assertEquals(
+        sheets.get(lot).lot().serving().target(), Mass.ofMilligrams(141_748), "five ounces");
+    String refused =
+        follow("ines", "/plan/" + lot + "/portion", "portion", "a handful", "form", "SLICES");
     assertTrue(refused.contains("value=\"a handful\""), "what was typed stays");
-    assertEquals(sheets.get(lot).lot().portionTarget(), Mass.ofMilligrams(141_748));
-    assertEquals(send("maren", "/plan/" + lot + "/portion", "portion", "200 g").getStatus(), 403);
+    assertEquals(sheets.get(lot).lot().serving().target(), Mass.ofMilligrams(141_748));
+    assertEquals(
+        send("maren", "/plan/" + lot + "/portion", "portion", "200 g", "form", "SLICES")
+            .getStatus(),
+        403);
     Dish dish =
         dishes.all().stream()
             .filter(d -> !d.whole() && d.fish().contains("hake"))
             .findFirst()
             .orElseThrow();
     assign(lot, "head", "purpose", "SECOND_PLATE", "becomes", dish.name());
-    assertEquals(sheets.get(lot).lot().portionTarget(), Mass.ofMilligrams(141_748), "a head");
+    assertEquals(sheets.get(lot).lot().serving().target(), Mass.ofMilligrams(141_748), "a head");
     assign(lot, "fillet-left", "purpose", "PLATE", "becomes", dish.name());
-    assertEquals(sheets.get(lot).lot().portionTarget(), dish.rule().target());
+    assertEquals(sheets.get(lot).lot().serving().target(), dish.serving().target());
+  }
+
+  @Test
+  public void loinsAreCutFurtherOnThePlanAllOfThemAtOnceAndTakenBack() throws Exception {
+    long lot = receive("albacore", State.GUTTED, 1, "12");
+    String[] usual = {"kind", "eye-of-loin", "kind", "back-strip", "kind", "tail-piece"};
+    assertEquals(
+        send("maren", "/plan/" + lot + "/parts/loin-top-left/pieces", usual).getStatus(), 403);
+    follow("ines", "/plan/" + lot + "/parts/loin-top-left/pieces", usual);
+    assertEquals(pieces(lot), 12, "three pieces of four loins");
+    int loin = part(lot, "loin-top-left").number();
+    List<Integer> numbers =
+        sheets.get(lot).parts().stream()
+            .filter(p -> p.name().endsWith(", top left loin"))
+            .map(LotPart::number)
+            .toList();
+    assertEquals(numbers, List.of(loin + 1, loin + 2, loin + 3), "each piece after its loin");
+    long strips = sheets.get(lot).parts().stream().map(LotPart::name).distinct().count();
+    assertEquals(strips, sheets.get(lot).parts().size(), "every name is of one part only");
+    follow("ines", "/plan/" + lot + "/parts/loin-top-left/pieces", "kind", "back-strip");
+    assertEquals(pieces(lot), 8, "taken back of all four");
+    var refused = send("ines", "/plan/" + lot + "/parts/head/pieces", "kind", "fillet");
+    assertEquals(refused.getStatus(), 302);
+    assertEquals(pieces(lot), 8, "a head gives no fillet");
+  }
+
+  @Test
+  public void preWorkIsTickedOffWithWhoDidItAndTakenBack() throws Exception {
+    long lot = receive("turbot", State.GUTTED, 1, "3.4");
+    assertFalse(page("maren", "/plan/" + lot).contains("aria-pressed=\"true\" aria-label=\"Done:"));
+    String[] washed = {"place", "FRAME", "task", "WASH_THE_SPINE", "done", "true"};
+    follow("maren", "/plan/" + lot + "/pre-work", washed);
+    String twice = follow("tobiah", "/plan/" + lot + "/pre-work", washed);
+    assertTrue(twice.contains("Maren Oake"), "the first one did it");
+    washed[5] = "false";
+    assertFalse(follow("maren", "/plan/" + lot + "/pre-work", washed).contains("Maren Oake, "));
+    washed[3] = "NOTHING";
+    assertEquals(send("maren", "/plan/" + lot + "/pre-work", washed).getStatus(), 400);
+  }
+
+  @Test
+  public void aHeadWithItsGillsDoesNotGoToThePot() throws Exception {
+    long lot = receive("hake", State.UNGUTTED, 1, "4.2");
+    send("tobiah", "/bench/" + lot + "/stay", "fish", "1", "part", "gills", "on", "head");
+    String refused = assign(lot, "head", "purpose", "POT");
+    assertTrue(refused.contains("never go into a pot"), refused);
+    assertEquals(part(lot, "head").purpose(), Optional.empty());
+    assign(lot, "head", "purpose", "COMPOST");
+    assertEquals(part(lot, "head").purpose(), Optional.of(Purpose.COMPOST));
+  }
+
+  private long pieces(long lot) {
+    return sheets.get(lot).parts().stream().filter(p -> p.parentId().isPresent()).count();
   }
 
   @Test

@@ -46,12 +46,12 @@ public class ManyLotsTest extends WithPages {
                       """
                       insert into lot (client_id, species, state, fish_count, invoiced_mg,
                         price_per_kg, currency, supplier_id, venue_id, origin, landed_on,
-                        received_at, received_by, portion_target_mg, costing_method,
+                        received_at, received_by, costing_method,
                         finished_at, finished_by)
                       select gen_random_uuid(), 'hake', 'GUTTED', 1, 4860000, 11.4, 'EUR',
                         (select min(id) from supplier), (select min(id) from venue), 'WILD',
                         date '2024-01-01', timestamptz '2024-01-01 08:00Z' + n * interval '1 hour',
-                        (select min(id) from person), 180000, 'ALL_ON_THE_MAINS',
+                        (select min(id) from person), 'ALL_ON_THE_MAINS',
                         case when n > 0 then timestamptz '2026-01-01 08:00Z' end,
                         case when n > 0 then (select min(id) from person) end
                       from generate_series(0, :lots) as n

@@ -5,11 +5,13 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.Predicate;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.breakdown.Likeness;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.plan.CutPlan.MainCut;
+import mosaicknife.core.portion.Serving;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.apache.commons.statistics.distribution.TruncatedNormalDistribution;
 
@@ -21,24 +23,23 @@ import org.apache.commons.statistics.distribution.TruncatedNormalDistribution;
  * probability; given both, the portions of each fillet follow from the normal distribution of its
  * mass, and the fillets are added by convolution, since a portion never spans two of them.
  *
- * <p>Fillets lighter than a portion are put together: of {@code k = ⌈lightest ÷ fillet⌉} alike,
- * each is worth 1/k of a plate. Where more than one in twenty is so light, the plates of several
- * fish are taken as normal with the mean and variance of these worths (central limit theorem),
- * rounded down; so the risk follows from the weights, and portions per fish change smoothly with
- * the grade.
+ * <p>Where plates are made of several pieces, each is worth a part of one: half where two make a
+ * plate, 1/k of light slices that are filled up, of {@code k = ⌈lightest ÷ fillet⌉} alike, what it
+ * weighs where plates are made by weight. Then the plates of several fish are taken as normal with
+ * the mean and variance of these worths (central limit theorem), rounded down; so the risk follows
+ * from the weights, and portions per fish change smoothly with the grade.
  *
- * @param perFish the distribution of portions per fish; without meaning where fillets are put
+ * @param perFish the distribution of portions per fish; without meaning where pieces are put
  *     together
- * @param together the plates of one fish where fillets are put together
- * @param piecesPerPortion how many fillets of the usual mass make one portion, from 1
+ * @param together the plates of one fish where pieces are put together
  */
-public record FishPortions(Counts perFish, Optional<Together> together, int piecesPerPortion) {
+public record FishPortions(Counts perFish, Optional<Together> together) {
 
   /** More light fillets than this, and plates are made of several. */
   private static final double LIGHT = 0.05;
 
   /**
-   * The plates that one fish is worth where light fillets are put together.
+   * The plates that one fish is worth where pieces are put together.
    *
    * @param mean the mean, above 0
    * @param variance the variance
@@ -62,11 +63,10 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
   private static final NormalDistribution NORMAL = NormalDistribution.of(0, 1);
   private static final double[] DEVIATIONS = midpoints();
 
-  /** Refuses a fish without pieces. */
+  /** Refuses what is missing. */
   public FishPortions {
     Check.notNull(perFish, "portions per fish");
-    Check.notNull(together, "fillets put together");
-    Check.inRange(piecesPerPortion, 1, 10_000, "pieces per portion");
+    Check.notNull(together, "pieces put together");
   }
 
   private static double[] midpoints() {
@@ -78,33 +78,87 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
   }
 
   /**
-   * Works out the portions of a fish whose main cuts are portioned.
+   * Works out the portions of a fish.
    *
-   * @param mains its main cuts, by the cut plan
+   * @param mains its main cuts, by the cut plan; of a fish served whole, those it would have
    * @param grade the size grade of the fish in that state
-   * @param rule what counts as a portion
+   * @param serving what counts as a portion
    * @param sides how alike two sides of one fish are
    * @return the portions per fish
    */
-  public static FishPortions ofCuts(
-      List<MainCut> mains, SizeGrade grade, PortionRule rule, Likeness sides) {
-    double lightest = rule.lightest().milligrams();
-    double middle = grade.middle().milligrams();
-    double usual = mains.stream().mapToDouble(MainCut::mean).average().orElse(0) * middle;
-    int pieces = (int) Math.max(1, Math.ceil(lightest / usual));
+  public static FishPortions of(
+      List<MainCut> mains, SizeGrade grade, Serving serving, Likeness sides) {
+    return switch (serving.form()) {
+      case SLICES ->
+          serving.filled()
+              ? ofFilled(mains, grade, serving, sides)
+              : apart(integrated(mains, masses(grade), light(serving), sides));
+      case PIECES ->
+          serving.count() == 1
+              ? apart(atMostOneEach(mains, grade, serving, sides))
+              : ofWorths(mains, grade, sides, inPieces(serving));
+      case BY_WEIGHT -> ofWorths(mains, grade, sides, mass -> mass / light(serving));
+      case SHARED -> ofShared(mains, grade, serving, sides);
+      case FISH ->
+          serving.count() == 1
+              ? apart(Counts.exactly(1))
+              // a little more than its share, so that n fish are a plate and not just short of it
+              : new FishPortions(
+                  Counts.exactly(0), Optional.of(new Together(1.0 / serving.count() + 1e-7, 0)));
+    };
+  }
+
+  private static FishPortions apart(Counts perFish) {
+    return new FishPortions(perFish, Optional.empty());
+  }
+
+  private static double light(Serving serving) {
+    return serving.lightest().milligrams();
+  }
+
+  private static DoubleUnaryOperator inPieces(Serving serving) {
+    double lightest = serving.lightestPiece().milligrams();
+    return mass -> mass >= lightest ? 1.0 / serving.count() : 0;
+  }
+
+  private static FishPortions ofFilled(
+      List<MainCut> mains, SizeGrade grade, Serving serving, Likeness sides) {
+    double lightest = light(serving);
     double[] masses = masses(grade);
-    if (isNeverLight(mains, masses[0], lightest, sides)) {
-      return new FishPortions(integrated(mains, masses, lightest, sides), Optional.empty(), pieces);
-    }
-    Worth worth = new Worth();
-    for (double mass : masses) {
-      for (double deviation : DEVIATIONS) {
-        worth.add(mains, mass, deviation, lightest, sides);
-      }
+    Worth worth = new Worth(mass -> plates(mass / lightest));
+    if (!isNeverLight(mains, masses[0], lightest, sides)) {
+      worth.addAll(mains, masses, sides);
     }
     return worth.light() <= LIGHT
-        ? new FishPortions(integrated(mains, masses, lightest, sides), Optional.empty(), pieces)
-        : new FishPortions(Counts.exactly(0), Optional.of(worth.together()), pieces);
+        ? apart(integrated(mains, masses, lightest, sides))
+        : new FishPortions(Counts.exactly(0), Optional.of(worth.together()));
+  }
+
+  private static double plates(double portions) {
+    return portions >= 1 ? Math.floor(portions) : 1 / Math.ceil(1 / portions);
+  }
+
+  private static FishPortions ofWorths(
+      List<MainCut> mains, SizeGrade grade, Likeness sides, DoubleUnaryOperator worth) {
+    Worth worths = new Worth(worth);
+    worths.addAll(mains, masses(grade), sides);
+    return new FishPortions(Counts.exactly(0), Optional.of(worths.together()));
+  }
+
+  /** A cut that is heavy enough is one plate, however heavy it is. */
+  private static Counts atMostOneEach(
+      List<MainCut> mains, SizeGrade grade, Serving serving, Likeness sides) {
+    return averaged(
+        masses(grade),
+        (mass, deviation) -> {
+          Run fish = new Run(0, new double[] {1});
+          for (MainCut main : mains) {
+            Run cut = ofOneCut(main, mass, deviation, light(serving), sides);
+            double none = cut.from == 0 ? cut.values[0] : 0;
+            fish = fish.plus(new Run(0, new double[] {none, 1 - none}));
+          }
+          return fish;
+        });
   }
 
   /**
@@ -125,15 +179,27 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
   /** Sums up what fish of known mass and meatiness are worth in plates. */
   private static final class Worth {
 
+    private final DoubleUnaryOperator ofPiece;
     private int fish;
     private int cuts;
     private int lightCuts;
     private double sum;
     private double squares;
 
+    private Worth(DoubleUnaryOperator ofPiece) {
+      this.ofPiece = ofPiece;
+    }
+
+    private void addAll(List<MainCut> mains, double[] masses, Likeness sides) {
+      for (double mass : masses) {
+        for (double deviation : DEVIATIONS) {
+          add(mains, mass, deviation, sides);
+        }
+      }
+    }
+
     /** One fish: given mass and meatiness, its cuts differ on their own. */
-    private void add(
-        List<MainCut> mains, double mass, double deviation, double lightest, Likeness sides) {
+    private void add(List<MainCut> mains, double mass, double deviation, Likeness sides) {
       double mean = 0;
       double variance = 0;
       for (MainCut cut : mains) {
@@ -141,7 +207,7 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
         double squaresOfCut = 0;
         for (double own : DEVIATIONS) {
           double off = sides.shared() * deviation + sides.own() * own;
-          double plates = plates(mass * share(cut, off) / lightest);
+          double plates = ofPiece.applyAsDouble(mass * share(cut, off));
           cuts++;
           lightCuts += plates < 1 ? 1 : 0;
           ofCut += plates / DEVIATIONS.length;
@@ -155,12 +221,8 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
       squares += mean * mean + variance;
     }
 
-    private static double plates(double portions) {
-      return portions >= 1 ? Math.floor(portions) : 1 / Math.ceil(1 / portions);
-    }
-
     private double light() {
-      return lightCuts / (double) cuts;
+      return cuts == 0 ? 0 : lightCuts / (double) cuts;
     }
 
     private Together together() {
@@ -169,36 +231,36 @@ public record FishPortions(Counts perFish, Optional<Together> together, int piec
     }
   }
 
-  /**
-   * Works out the portions of a fish that is served whole: its edible mass counts, not its whole
-   * mass, and it serves at least one.
-   *
-   * @param mains its main cuts, by the cut plan
-   * @param grade the size grade of the fish
-   * @param rule the edible mass that one guest is served
-   * @param sides how alike two sides of one fish are
-   * @return the portions per fish
-   */
-  public static FishPortions ofWhole(
-      List<MainCut> mains, SizeGrade grade, PortionRule rule, Likeness sides) {
+  /** What is eaten of a fish counts, not its whole mass, and it serves at least one. */
+  private static FishPortions ofShared(
+      List<MainCut> mains, SizeGrade grade, Serving serving, Likeness sides) {
     double edible = mains.stream().mapToDouble(MainCut::mean).sum();
     double spread = sides.shared() * mains.stream().mapToDouble(MainCut::spread).sum();
     List<MainCut> all = List.of(new MainCut(edible, spread));
-    Counts counts = integrated(all, masses(grade), rule.lightest().milligrams(), sides);
+    Counts counts = integrated(all, masses(grade), light(serving), sides);
     double[] atLeastOne = new double[Math.max(2, counts.most() + 1)];
     for (int i = 0; i <= counts.most(); i++) {
       atLeastOne[Math.max(1, i)] += counts.probability(i);
     }
-    return new FishPortions(Counts.of(atLeastOne), Optional.empty(), 1);
+    return apart(Counts.of(atLeastOne));
   }
 
   private static Counts integrated(
       List<MainCut> mains, double[] masses, double lightest, Likeness sides) {
+    return averaged(
+        masses, (mass, deviation) -> ofOneFish(mains, mass, deviation, lightest, sides));
+  }
+
+  private interface OneFish {
+    Run of(double mass, double deviation);
+  }
+
+  private static Counts averaged(double[] masses, OneFish known) {
     double[] total = new double[1];
     double weight = 1.0 / (MASS_NODES * DEVIATIONS.length);
     for (double mass : masses) {
       for (double deviation : DEVIATIONS) {
-        Run fish = ofOneFish(mains, mass, deviation, lightest, sides);
+        Run fish = known.of(mass, deviation);
         if (fish.end() > total.length) {
           total = Arrays.copyOf(total, fish.end());
         }

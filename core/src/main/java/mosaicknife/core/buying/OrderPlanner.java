@@ -21,9 +21,9 @@ import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
-import mosaicknife.core.plan.CutPlan.MainCut;
 import mosaicknife.core.plan.CuttingOption;
 import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -63,8 +63,7 @@ public final class OrderPlanner {
       State state,
       SizeGrade grade,
       Specification specification,
-      boolean whole,
-      PortionRule rule,
+      Serving serving,
       Choices choices) {}
 
   /**
@@ -158,7 +157,7 @@ public final class OrderPlanner {
       portions++;
     }
     Mass mass =
-        wish.rule()
+        wish.serving()
             .target()
             .multipliedBy(portions)
             .multipliedBy(Fraction.ofEstimate(1 / (1 - norms.loss().mean())), RoundingMode.CEILING);
@@ -189,11 +188,8 @@ public final class OrderPlanner {
     return known.computeIfAbsent(
         key(wish, offer),
         k -> {
-          List<MainCut> mains = plan(wish, offer).mainCuts();
-          return wish.whole()
-              ? FishPortions.ofWhole(
-                  cutPlan(wish, offer, false).mainCuts(), offer.grade(), wish.rule(), norms.sides())
-              : FishPortions.ofCuts(mains, offer.grade(), wish.rule(), norms.sides());
+          CutPlan plan = wish.isWhole() ? cutPlan(wish, offer, false) : plan(wish, offer);
+          return FishPortions.of(plan.mainCuts(), offer.grade(), wish.serving(), norms.sides());
         });
   }
 
@@ -203,14 +199,13 @@ public final class OrderPlanner {
         offer.state(),
         offer.grade(),
         wish.specification(),
-        wish.whole(),
-        wish.rule(),
+        wish.serving(),
         wish.choices());
   }
 
   /** The plan of one fish of the middle of the grade, by the same options the cut plan knows. */
   private CutPlan plan(Wish wish, Offer offer) {
-    return plans.computeIfAbsent(key(wish, offer), k -> cutPlan(wish, offer, wish.whole()));
+    return plans.computeIfAbsent(key(wish, offer), k -> cutPlan(wish, offer, wish.isWhole()));
   }
 
   private CutPlan cutPlan(Wish wish, Offer offer, boolean whole) {

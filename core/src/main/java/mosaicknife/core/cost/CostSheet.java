@@ -6,6 +6,7 @@ import java.util.Optional;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.Node.Leaf;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -47,7 +48,12 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
       LotCost cost,
       Map<String, UnitPrice> values,
       Mass target) {
-    return of(method, breakdown, cost, values, WholePortions.in(breakdown.mains(), target));
+    return of(
+        method,
+        breakdown,
+        cost,
+        values,
+        WholePortions.in(breakdown.mains(), Serving.slices(target)));
   }
 
   /**
@@ -103,7 +109,7 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
    * @return the cost by weight
    */
   public ExactMoney portionByWeight() {
-    return costing.onMains().multipliedBy(portions.target().dividedBy(mains));
+    return costing.onMains().multipliedBy(portions.serving().target().dividedBy(mains));
   }
 
   /**

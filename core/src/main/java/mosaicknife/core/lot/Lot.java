@@ -13,6 +13,7 @@ import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.LotCost;
 import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -28,7 +29,7 @@ import mosaicknife.core.safety.RawGate;
  * @param receivedAt when it was received
  * @param receivedBy who received it
  * @param each what each fish weighs, where all were weighed by themselves; else empty
- * @param portionTarget the mass of one portion
+ * @param portioned what one portion is, if somebody or a dish has said it
  * @param costingMethod how the house costs it
  * @param finishedAt when the lot was closed, if it is
  * @param inspection the newest inspection, if there was one
@@ -42,7 +43,7 @@ public record Lot(
     Instant receivedAt,
     String receivedBy,
     List<Mass> each,
-    Mass portionTarget,
+    Optional<Serving> portioned,
     CostingMethod costingMethod,
     Optional<Instant> finishedAt,
     Optional<Inspection> inspection,
@@ -56,11 +57,20 @@ public record Lot(
     Check.that(
         each.isEmpty() || each.size() == receipt.fish(),
         "Expected a mass of each fish or of none, found " + each.size());
-    Check.notNull(portionTarget, "portion");
+    Check.notNull(portioned, "serving");
     Check.notNull(costingMethod, "costing method");
     Check.notNull(finishedAt, "moment of closing");
     Check.notNull(inspection, "inspection");
     Check.notNull(credited, "credit");
+  }
+
+  /**
+   * Returns what one portion is.
+   *
+   * @return what was said, else a starting value
+   */
+  public Serving serving() {
+    return portioned.orElse(LotRules.USUAL_SERVING);
   }
 
   /**

@@ -32,6 +32,9 @@ public enum LotProblem {
   TOO_MANY_PARTS,
   /** A purpose that spoils the taste: part. */
   NO_USE,
+
+  /** Gills or guts are still on a part that is to go to the pot. */
+  GUTS_IN_THE_POT,
   /** Held without day, place or person. */
   HELD_WITHOUT_PLACE,
   /** The day to use it by has passed. */

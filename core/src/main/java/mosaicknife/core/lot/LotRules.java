@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.core.anatomy.PartClass;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.finding.Finding;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Fitness;
@@ -40,8 +42,8 @@ public final class LotRules {
   /** The heaviest portion. */
   public static final Mass LARGEST_PORTION = Mass.ofGrams(5000);
 
-  /** The portion of a lot whose dish is not known yet; a starting value. */
-  public static final Mass USUAL_PORTION = Mass.ofGrams(180);
+  /** The portion of a lot whose dish is not known yet; a starting value, and shown as one. */
+  public static final Serving USUAL_SERVING = Serving.slices(Mass.ofGrams(180));
 
   private LotRules() {}
 
@@ -183,6 +185,39 @@ public final class LotRules {
     return held.get().until().isBefore(today)
         ? found(LotProblem.HELD_PAST, "until")
         : Optional.empty();
+  }
+
+  /**
+   * Looks whether a part may go to the pot: never with gills or guts still on it.
+   *
+   * @param part the part
+   * @param purpose what it is to be for
+   * @param all the parts of the lot
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> pot(Part part, Purpose purpose, List<Part> all) {
+    return all.stream()
+        .filter(other -> purpose == Purpose.POT && isGuts(other))
+        .filter(other -> other.staysOn().filter(part.slot()::equals).isPresent())
+        .findFirst()
+        .map(other -> Finding.of(LotProblem.GUTS_IN_THE_POT, other.name(), part.name()));
+  }
+
+  /**
+   * Looks whether a part may stay on another: gills and guts never on what goes to the pot.
+   *
+   * @param part the part that stays
+   * @param on the part it stays on
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> staying(Part part, Part on) {
+    return isGuts(part) && on.purpose().filter(Purpose.POT::equals).isPresent()
+        ? found(LotProblem.GUTS_IN_THE_POT, "", part.name(), on.name())
+        : Optional.empty();
+  }
+
+  private static boolean isGuts(Part part) {
+    return part.kind().is(PartKind.Trait.GUTS) || part.kind().is(PartKind.Trait.GILLS);
   }
 
   /**

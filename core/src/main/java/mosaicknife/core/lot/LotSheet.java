@@ -28,6 +28,7 @@ import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.plan.Pieces;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -84,29 +85,28 @@ public record LotSheet(
             .collect(Collectors.toMap(part -> part.slot().code(), Function.identity()));
     Map<String, List<Weighing>> taken =
         standing.stream().collect(Collectors.groupingBy(Weighing::part));
-    List<LotPart> parts =
+    List<Part> inOrder =
         depthFirst(laidOut).stream()
             .filter(
                 part ->
                     planned.containsKey(part.slot())
                         || taken.containsKey(part.slot())
                         || !isOfAnotherPlan(part))
-            .map(
-                part ->
-                    part(
-                        lot,
-                        part,
-                        taken.getOrDefault(part.slot(), List.of()),
-                        Optional.ofNullable(planned.get(part.slot())),
-                        norms))
             .toList();
+    List<LotPart> parts = new PartTree(lot, inOrder, planned, taken, norms).parts();
     Breakdown breakdown =
         new Breakdown(lot.state(), lot.purchased(), lot.fish(), nodes(lot, parts, norms));
     Mass outstanding = Mass.total(parts.stream().map(LotPart::outstanding).toList());
     Balance balance =
         Balance.of(breakdown, outstanding, norms.loss(), scaleSigma(parts, breakdown, norms));
     return new LotSheet(
-        lot, plan, parts, breakdown, balance, tiles(lot, parts, breakdown, norms), norms);
+        lot,
+        plan.cutInto(PartTree.plates(parts)),
+        parts,
+        breakdown,
+        balance,
+        tiles(lot, parts, breakdown, norms),
+        norms);
   }
 
   /** A part that only another route has is not there; what somebody added or chose stays. */
@@ -138,29 +138,6 @@ public record LotSheet(
         .forEach(piece -> add(piece, children, ordered));
   }
 
-  private static LotPart part(
-      Lot lot,
-      Part part,
-      List<Weighing> taken,
-      Optional<CutPlan.Planned> planned,
-      HouseNorms norms) {
-    Optional<Mass> expected = planned.map(CutPlan.Planned::mass);
-    boolean pooled = taken.stream().anyMatch(t -> t.fish() == 0);
-    int missing = pooled || part.skipped() ? 0 : Math.max(0, lot.fish() - taken.size());
-    Mass outstanding =
-        expected
-            .map(
-                mass -> mass.multipliedBy(Fraction.of(missing, lot.fish()), RoundingMode.HALF_EVEN))
-            .orElse(Mass.ZERO);
-    return new LotPart(
-        part,
-        expected,
-        planned.map(CutPlan.Planned::spread).orElse(Mass.ZERO),
-        outstanding,
-        taken,
-        norms.sizes());
-  }
-
   /**
    * How far whole less parts may be off by the scales alone: each reading with the step of the
    * scale it came from, the whole and what came from no scale as the house assumes.
@@ -181,23 +158,22 @@ public record LotSheet(
   }
 
   private static List<Node> nodes(Lot lot, List<LotPart> parts, HouseNorms norms) {
-    Map<Long, LotPart> byId =
-        parts.stream().collect(Collectors.toMap(LotPart::id, Function.identity()));
     List<Node> nodes = new ArrayList<>();
-    for (LotPart part : parts) {
-      boolean inside = part.parentId().map(byId::get).filter(LotPart::isStarted).isPresent();
-      if (part.isStarted() && !inside) {
-        nodes.addAll(nodesOf(lot, part, parts, norms));
-      }
-    }
+    parts.stream()
+        .filter(part -> part.parentId().isEmpty())
+        .forEach(part -> nodes.addAll(nodesOf(lot, part, parts, norms)));
     return nodes;
   }
 
+  /** What was weighed of a part; of one that was cut before it was weighed, its pieces. */
   private static List<Node> nodesOf(Lot lot, LotPart part, List<LotPart> parts, HouseNorms norms) {
     List<Node> pieces = new ArrayList<>();
     parts.stream()
-        .filter(p -> p.isStarted() && p.parentId().filter(id -> id == part.id()).isPresent())
+        .filter(p -> p.parentId().filter(id -> id == part.id()).isPresent())
         .forEach(p -> pieces.addAll(nodesOf(lot, p, parts, norms)));
+    if (!part.isStarted()) {
+      return pieces;
+    }
     if (!pieces.isEmpty()) {
       rest(part, pieces, norms).ifPresent(pieces::add);
       return List.of(new Node.Cut(part.slot(), part.name(), part.kind(), part.mass(), pieces));
@@ -279,6 +255,17 @@ public record LotSheet(
   }
 
   /**
+   * Returns another plan of the lot with what was decided about its parts: what stays on another,
+   * and what is cut further.
+   *
+   * @param other the plan, by other answers to the cutting options
+   * @return the plan to compare with the one of this sheet
+   */
+  public CutPlan asDecided(CutPlan other) {
+    return other.joined(staying(parts.stream().map(LotPart::part).toList())).cutInto(plan.pieces());
+  }
+
+  /**
    * Returns the parts that are to be weighed or were.
    *
    * @return all but the skipped ones
@@ -289,7 +276,7 @@ public record LotSheet(
 
   /** A row of pieces has no last one, so it is not counted among the weights to take. */
   private Stream<LotPart> countedParts() {
-    return expectedParts().stream().filter(part -> !part.inARow());
+    return expectedParts().stream().filter(part -> !part.inARow() && !isOpened(part));
   }
 
   /**
@@ -343,6 +330,7 @@ public record LotSheet(
     Collections.rotate(order, -(lastWeighed(fishNo) + 1));
     return order.stream()
         .filter(part -> !part.skipped() && !part.inARow() && part.find(fishNo).isEmpty())
+        .filter(part -> !isOpened(part))
         .findFirst();
   }
 
@@ -369,7 +357,15 @@ public record LotSheet(
    * @return the purpose; empty for a part that the plan does not foresee
    */
   public Optional<Purpose> usualPurpose(LotPart part) {
-    return planned(part.slot()).map(CutPlan.Planned::purpose);
+    List<Part> all = parts.stream().map(LotPart::part).toList();
+    return planned(part.slot())
+        .map(CutPlan.Planned::purpose)
+        .map(usual -> LotRules.pot(part.part(), usual, all).isEmpty() ? usual : Purpose.COMPOST)
+        .or(
+            () ->
+                parentOf(part)
+                    .flatMap(parent -> Pieces.find(parent.kind(), part.kind()))
+                    .map(Pieces.Piece::usual));
   }
 
   /**
@@ -458,6 +454,27 @@ public record LotSheet(
   }
 
   /**
+   * Returns into which pieces a part is planned to be cut, or was.
+   *
+   * @param part the part
+   * @return their kinds
+   */
+  public List<PartKind> piecesPlanned(LotPart part) {
+    return piecesOf(part).stream().map(LotPart::kind).toList();
+  }
+
+  /**
+   * Returns whether a part was cut further without being weighed: its pieces stand for it.
+   *
+   * @param part the part
+   * @return true if nothing was weighed of it, but something of its pieces
+   */
+  public boolean isOpened(LotPart part) {
+    return !part.isStarted()
+        && piecesOf(part).stream().anyMatch(piece -> piece.isStarted() || isOpened(piece));
+  }
+
+  /**
    * Finds the part another was cut from.
    *
    * @param part the part
@@ -516,10 +533,11 @@ public record LotSheet(
   /**
    * Returns the whole portions inside the main cuts weighed so far.
    *
-   * @return the portions at the lot's target
+   * @return the plates by what the lot's dish calls a portion
    */
   public WholePortions portions() {
-    return WholePortions.in(breakdown.mains(), lot.portionTarget(), this::eaten);
+    return WholePortions.in(
+        breakdown.mains(), lot.serving(), this::eaten, leaf -> LeafId.slotOf(leaf.id()));
   }
 
   /** What is eaten of each piece: without bones and head, and as unequal as the fish were. */
@@ -546,7 +564,8 @@ public record LotSheet(
    */
   public List<LotPart> mainsToCome() {
     return expectedParts().stream()
-        .filter(part -> part.parentId().isEmpty() && !part.inARow())
+        .filter(part -> !part.inARow() && !isOpened(part))
+        .filter(part -> parentOf(part).map(this::isOpened).orElse(true))
         .filter(part -> part.purpose().or(() -> usualPurpose(part)).equals(PLATE))
         .filter(part -> !part.isDone(lot.fish()))
         .toList();

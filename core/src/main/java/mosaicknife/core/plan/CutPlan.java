@@ -2,10 +2,12 @@ package mosaicknife.core.plan;
 
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.PartSlot;
@@ -21,6 +23,7 @@ import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CuttingOption.Choice;
 import mosaicknife.core.plan.CuttingOption.Portion;
 import mosaicknife.core.plan.CuttingOption.Shift;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -37,8 +40,15 @@ import mosaicknife.core.quantity.Mass;
  * @param choices the answers to the options
  * @param parts the parts in cutting order; what is cut from another part stands last
  * @param minutes minutes for the whole lot
+ * @param pieces what is served of each piece of a part that is cut further, as a fraction of the
+ *     part, by its slot
  */
-public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double minutes) {
+public record CutPlan(
+    Fish fish,
+    Choices choices,
+    List<Planned> parts,
+    double minutes,
+    Map<String, List<Fraction>> pieces) {
 
   private static final double SPREAD_OF_ADDED = 0.35;
 
@@ -50,6 +60,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
     Check.notNull(fish, "fish");
     Check.notNull(choices, "choices");
     parts = List.copyOf(parts);
+    pieces = Map.copyOf(pieces);
   }
 
   /**
@@ -152,7 +163,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
     List<Planned> parts =
         drafts.stream().filter(draft -> draft.mass > 0).map(Draft::planned).toList();
     double atLeast = Math.max(0.3, minutes);
-    return new CutPlan(fish, choices, parts, atLeast * fish.count());
+    return new CutPlan(fish, choices, parts, atLeast * fish.count(), Map.of());
   }
 
   /**
@@ -175,7 +186,23 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
             .filter(part -> joining.containsKey(part.slot().code()))
             .map(part -> together(part, joining.get(part.slot().code())))
             .toList();
-    return new CutPlan(fish, choices, after, minutes);
+    return new CutPlan(fish, choices, after, minutes, pieces);
+  }
+
+  /**
+   * Plans that parts are cut further: a plate lies inside a piece, not across two.
+   *
+   * @param further what is served of each piece, as a fraction of the part, by its slot
+   * @return the same plan with the plates of the pieces
+   */
+  public CutPlan cutInto(Map<String, List<Fraction>> further) {
+    return new CutPlan(fish, choices, parts, minutes, further);
+  }
+
+  /** What is eaten of a part, piece by piece. */
+  private Stream<Mass> eaten(Planned part) {
+    return pieces.getOrDefault(part.slot().code(), List.of(Fraction.ONE)).stream()
+        .map(fraction -> part.edible().multipliedBy(fraction, RoundingMode.HALF_EVEN));
   }
 
   /** Where a part ends up that stays on one that may stay on another; itself in a circle. */
@@ -420,7 +447,7 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
    * @return the mass that is eaten as the main dish
    */
   public Mass mains() {
-    return Mass.total(parts.stream().map(Planned::edible).toList());
+    return Mass.total(parts.stream().flatMap(this::eaten).toList());
   }
 
   /**
@@ -438,16 +465,13 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
    * <p>Portions fit inside each cut of each fish, by its own mass where that is known, else by that
    * of the mean fish; a fish served whole is counted by what is eaten of it.
    *
-   * @param target the mass of one portion, positive
+   * @param serving what one portion is
    * @param lot what the lot costs
    * @param labourPerHour what an hour of work costs
    * @return the plate
    */
-  public Plate plate(Mass target, ExactMoney lot, ExactMoney labourPerHour) {
-    long portions =
-        fish.each().isEmpty()
-            ? Math.multiplyExact(inside(Fraction.of(1, fish.count()), target), fish.count())
-            : insideEach(target);
+  public Plate plate(Serving serving, ExactMoney lot, ExactMoney labourPerHour) {
+    long portions = serving.plates(cuts());
     return new Plate(
         portions,
         portions == 0
@@ -456,16 +480,18 @@ public record CutPlan(Fish fish, Choices choices, List<Planned> parts, double mi
                 PlateCost.of(lot.dividedBy(portions), labour(labourPerHour).dividedBy(portions))));
   }
 
-  /** Portions inside the cuts of a fish that is such a fraction of the lot. */
-  private long inside(Fraction one, Mass target) {
-    return parts.stream()
-        .mapToLong(part -> part.edible().multipliedBy(one, RoundingMode.DOWN).wholeTimes(target))
-        .sum();
-  }
-
-  private long insideEach(Mass target) {
+  /** What is eaten of each cut, fish by fish. */
+  private List<List<Mass>> cuts() {
     Mass all = Mass.total(fish.each());
-    return fish.each().stream().mapToLong(one -> inside(one.dividedBy(all), target)).sum();
+    List<Fraction> shares =
+        fish.each().isEmpty()
+            ? Collections.nCopies(fish.count(), Fraction.of(1, fish.count()))
+            : fish.each().stream().map(one -> one.dividedBy(all)).toList();
+    return parts.stream()
+        .flatMap(this::eaten)
+        .filter(Mass::isPositive)
+        .map(cut -> shares.stream().map(s -> cut.multipliedBy(s, RoundingMode.DOWN)).toList())
+        .toList();
   }
 
   /**

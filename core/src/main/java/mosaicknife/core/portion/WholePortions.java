@@ -2,7 +2,9 @@ package mosaicknife.core.portion;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.Node;
@@ -10,34 +12,36 @@ import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
 
 /**
- * How many whole portions lie inside each fillet.
+ * How many plates lie inside the main cuts.
  *
- * <p>Portions fit inside each fillet, not inside the total weight: two fillets of 790 g hold eight
+ * <p>Slices fit inside each cut, not inside the total weight: two fillets of 790 g hold eight
  * portions of 165 g, not nine. A part weighed for several fish together is taken as so many equal
  * pieces; then the count is an estimate. Portions that were cut and weighed are counted as they
  * are.
  *
- * @param target the mass of one portion, positive
+ * @param serving what a portion is
  * @param fillets one entry per part, in cutting order
+ * @param count the plates, from 0
  */
-public record WholePortions(Mass target, List<Inside> fillets) {
+public record WholePortions(Serving serving, List<Inside> fillets, long count) {
 
-  /** Refuses a target without mass. */
+  /** Copies the parts. */
   public WholePortions {
-    Check.that(target.isPositive(), "Expected a portion above 0 g, found " + target);
+    Check.notNull(serving, "serving");
     fillets = List.copyOf(fillets);
   }
 
   /**
-   * The portions inside one part.
+   * What one part gives.
    *
    * @param id the identifier of the part
    * @param name the name of the part
    * @param mass what is eaten of all its pieces
    * @param pieces how many pieces it is
-   * @param count the whole portions in all its pieces
+   * @param count the whole portions in all its pieces, or the pieces that are served
+   * @param over what of it does not go on a plate
    */
-  public record Inside(String id, String name, Mass mass, int pieces, long count) {
+  public record Inside(String id, String name, Mass mass, int pieces, long count, Mass over) {
 
     /**
      * Returns whether the count assumes equal pieces.
@@ -53,11 +57,11 @@ public record WholePortions(Mass target, List<Inside> fillets) {
    * Counts the portions inside parts.
    *
    * @param parts the parts to be portioned
-   * @param target the mass of one portion, positive
+   * @param serving what a portion is
    * @return the portions
    */
-  public static WholePortions in(List<Node.Leaf> parts, Mass target) {
-    return in(parts, target, WholePortions::equalPieces);
+  public static WholePortions in(List<Node.Leaf> parts, Serving serving) {
+    return in(parts, serving, WholePortions::equalPieces, Node.Leaf::id);
   }
 
   /**
@@ -65,14 +69,38 @@ public record WholePortions(Mass target, List<Inside> fillets) {
    * eaten.
    *
    * @param parts the parts to be portioned
-   * @param target the mass of one portion, positive
+   * @param serving what a portion is
    * @param pieces what is eaten of each piece of a part
+   * @param cut which cut of the fish a part is, the same for all fish
    * @return the portions
    */
   public static WholePortions in(
-      List<Node.Leaf> parts, Mass target, Function<Node.Leaf, List<Mass>> pieces) {
-    return new WholePortions(
-        target, parts.stream().map(part -> inside(part, target, pieces)).toList());
+      List<Node.Leaf> parts,
+      Serving serving,
+      Function<Node.Leaf, List<Mass>> pieces,
+      Function<Node.Leaf, String> cut) {
+    List<Inside> fillets = new ArrayList<>();
+    Map<String, List<Mass>> cuts = new LinkedHashMap<>();
+    long done = 0;
+    for (Node.Leaf part : parts) {
+      if (part.kind().is(PartKind.Trait.PORTION)) {
+        // cut and weighed one by one: they are what they are, a little under the target or not
+        done += part.pieces();
+        fillets.add(new Inside(part.id(), part.name(), part.mass(), 1, part.pieces(), Mass.ZERO));
+      } else {
+        List<Mass> masses = pieces.apply(part);
+        cuts.computeIfAbsent(cut.apply(part), c -> new ArrayList<>()).addAll(masses);
+        fillets.add(
+            new Inside(
+                part.id(),
+                part.name(),
+                Mass.total(masses),
+                masses.size(),
+                serving.served(masses),
+                serving.over(masses)));
+      }
+    }
+    return new WholePortions(serving, fillets, done + serving.plates(cuts.values()));
   }
 
   /**
@@ -88,52 +116,22 @@ public record WholePortions(Mass target, List<Inside> fillets) {
     return pieces;
   }
 
-  private static Inside inside(
-      Node.Leaf part, Mass target, Function<Node.Leaf, List<Mass>> pieces) {
-    if (part.kind().is(PartKind.Trait.PORTION)) {
-      // cut and weighed one by one: they are what they are, a little under the target or not
-      return new Inside(part.id(), part.name(), part.mass(), 1, part.pieces());
-    }
-    List<Mass> masses = pieces.apply(part);
-    long count = masses.stream().mapToLong(piece -> piece.wholeTimes(target)).sum();
-    return new Inside(part.id(), part.name(), Mass.total(masses), masses.size(), count);
-  }
-
   /**
-   * Returns how many portions there are.
+   * Returns what of the cuts goes on plates.
    *
-   * @return the sum over all parts, from 0
-   */
-  public long count() {
-    return fillets.stream().mapToLong(Inside::count).sum();
-  }
-
-  /**
-   * Returns what the whole portions weigh together.
-   *
-   * @return count times target
+   * @return all that is not over
    */
   public Mass portioned() {
-    return target.multipliedBy(count());
+    return Mass.total(fillets.stream().map(Inside::mass).toList()).minus(over());
   }
 
   /**
-   * Returns what is left when every portion has exactly its target mass.
+   * Returns what is left of the cuts when the plates are made.
    *
    * @return the mass over, zero or more
    */
   public Mass over() {
-    return Mass.total(fillets.stream().map(Inside::mass).toList()).minus(portioned());
-  }
-
-  /**
-   * Returns what is left of one part when every portion has exactly its target mass.
-   *
-   * @param fillet the part
-   * @return the mass over, zero or more
-   */
-  public Mass overOf(Inside fillet) {
-    return fillet.mass().minus(target.multipliedBy(fillet.count()));
+    return Mass.total(fillets.stream().map(Inside::over).toList());
   }
 
   /**

@@ -173,6 +173,7 @@ public record Mass(long milligrams) implements Comparable<Mass> {
 
   /**
    * Returns how many whole times another mass goes into this one, such as portions in a fillet.
+   * Both may have been rounded to the milligram: 5 oz go four times into 1.25 lb.
    *
    * @param each the mass of one; positive
    * @return the count, from 0; 0 if this mass is negative
@@ -180,7 +181,9 @@ public record Mass(long milligrams) implements Comparable<Mass> {
    */
   public long wholeTimes(Mass each) {
     Check.that(each.isPositive(), "Expected a mass above 0 g to count by, found " + each);
-    return Math.max(0, milligrams / each.milligrams);
+    long times = milligrams / each.milligrams;
+    boolean onceMore = (times + 1) * (2 * each.milligrams - 1) <= 2 * milligrams + 1;
+    return Math.max(0, onceMore && each.milligrams > 1 ? times + 1 : times);
   }
 
   /**

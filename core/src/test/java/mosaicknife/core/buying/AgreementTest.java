@@ -17,6 +17,7 @@ import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.MainCut;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -56,9 +57,8 @@ public class AgreementTest {
         Mass portion = Mass.ofMilligrams((long) (cut * mass.milligrams() / 1.5));
         Wish wish =
             new Wish(
-                new PortionRule(portion, 0),
+                new Serving(Serving.Form.SLICES, portion, 0, 1, true),
                 to,
-                false,
                 Choices.USUAL,
                 Counts.exactly(40),
                 0,

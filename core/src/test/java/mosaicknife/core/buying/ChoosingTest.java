@@ -22,6 +22,7 @@ import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -167,9 +168,8 @@ public class ChoosingTest {
   private static Candidate fillet(Counts demand, int onHand) {
     Wish wish =
         new Wish(
-            new PortionRule(Mass.ofGrams(180), 0.05),
+            new Serving(Serving.Form.SLICES, Mass.ofGrams(180), 0.05, 1, true),
             Specification.SKIN_ON,
-            false,
             Choices.USUAL,
             demand,
             onHand,
@@ -195,9 +195,8 @@ public class ChoosingTest {
 
   private static Wish wish(Choices choices) {
     return new Wish(
-        new PortionRule(Mass.ofGrams(180), 0.05),
+        new Serving(Serving.Form.SLICES, Mass.ofGrams(180), 0.05, 1, true),
         Specification.SKIN_ON,
-        false,
         choices,
         Counts.exactly(24),
         0,
@@ -266,9 +265,8 @@ public class ChoosingTest {
     }
     Wish wish =
         new Wish(
-            new PortionRule(Mass.ofGrams(180), 0.05),
+            new Serving(Serving.Form.SLICES, Mass.ofGrams(180), 0.05, 1, true),
             Specification.SKIN_ON,
-            false,
             Choices.USUAL,
             Counts.of(wanted),
             0,
@@ -285,8 +283,7 @@ public class ChoosingTest {
                 Specification.SKIN_ON, false, CuttingOptions.of(whole.species(), whole.state())),
             CATALOGUE);
     Counts cut =
-        FishPortions.ofCuts(
-                plan.mainCuts(), whole.grade(), wish.rule(), HouseNorms.STARTING.sides())
+        FishPortions.of(plan.mainCuts(), whole.grade(), wish.serving(), HouseNorms.STARTING.sides())
             .of(candidate.fish(), 60);
     double[] served = new double[61];
     double expected = 0;

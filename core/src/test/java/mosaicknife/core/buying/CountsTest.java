@@ -6,6 +6,8 @@ import static org.testng.Assert.assertTrue;
 
 import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.buying.Demand.Profile;
+import mosaicknife.core.portion.Serving;
+import mosaicknife.core.portion.Serving.Form;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
 
@@ -69,7 +71,10 @@ public class CountsTest {
 
   @Test
   public void aPortionMayBeLighterByItsTolerance() {
-    assertEquals(new PortionRule(Mass.ofGrams(180), 0.05).lightest(), Mass.ofGrams(171));
-    assertThrows(IllegalArgumentException.class, () -> new PortionRule(Mass.ofGrams(180), 0.5));
+    assertEquals(
+        new Serving(Form.SLICES, Mass.ofGrams(180), 0.05, 1, true).lightest(), Mass.ofGrams(171));
+    assertThrows(
+        IllegalArgumentException.class,
+        () -> new Serving(Form.SLICES, Mass.ofGrams(180), 0.5, 1, true));
   }
 }

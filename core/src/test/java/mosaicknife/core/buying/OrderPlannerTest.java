@@ -22,6 +22,7 @@ import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.MainCut;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -32,7 +33,8 @@ public class OrderPlannerTest {
 
   private static final Catalogue CATALOGUE = Catalogue.shipped();
   private static final Currency EUR = Currency.getInstance("EUR");
-  private static final PortionRule MAIN = new PortionRule(Mass.ofGrams(180), 0.05);
+  private static final Serving MAIN =
+      new Serving(Serving.Form.SLICES, Mass.ofGrams(180), 0.05, 1, true);
   private static final int DRAWS = 10_000;
 
   @DataProvider
@@ -76,7 +78,7 @@ public class OrderPlannerTest {
     Candidate candidate =
         new OrderPlanner(HouseNorms.STARTING, CATALOGUE).candidate(wish, offer).orElseThrow();
     assertTrue(candidate.risk() <= 0.05, candidate.risk() + " with " + candidate.fish());
-    FishPortions perFish = FishPortions.ofCuts(norms(code), offer.grade(), MAIN, Likeness.STARTING);
+    FishPortions perFish = FishPortions.of(norms(code), offer.grade(), MAIN, Likeness.STARTING);
     int cap = wish.demand().most();
     assertTrue(
         OrderPlanner.risk(perFish.of(candidate.fish() - 1, cap), wish.demand()) > 0.05,
@@ -91,10 +93,10 @@ public class OrderPlannerTest {
     SizeGrade narrow = new SizeGrade(Mass.ofGrams(3_699), Mass.ofGrams(3_701));
     MainCut fillet = new MainCut(790.0 / 3700, 1e-6);
     List<MainCut> sharp = List.of(fillet, fillet);
-    PortionRule at165 = new PortionRule(Mass.ofGrams(165), 0);
-    PortionRule at158 = new PortionRule(Mass.ofMilligrams(157_900), 0);
-    assertEquals(FishPortions.ofCuts(sharp, narrow, at165, Likeness.STARTING).mean(), 8, 0.01);
-    assertEquals(FishPortions.ofCuts(sharp, narrow, at158, Likeness.STARTING).mean(), 10, 0.01);
+    Serving at165 = new Serving(Serving.Form.SLICES, Mass.ofGrams(165), 0, 1, true);
+    Serving at158 = new Serving(Serving.Form.SLICES, Mass.ofMilligrams(157_900), 0, 1, true);
+    assertEquals(FishPortions.of(sharp, narrow, at165, Likeness.STARTING).mean(), 8, 0.01);
+    assertEquals(FishPortions.of(sharp, narrow, at158, Likeness.STARTING).mean(), 10, 0.01);
   }
 
   @Test
@@ -120,7 +122,7 @@ public class OrderPlannerTest {
     PlainSimulation simulation = new PlainSimulation(3);
     for (int fish = candidate.fish() - 4; fish <= candidate.fish(); fish += 2) {
       Counts plates =
-          FishPortions.ofCuts(mains, sardines.grade(), MAIN, Likeness.STARTING).of(fish, 20);
+          FishPortions.of(mains, sardines.grade(), MAIN, Likeness.STARTING).of(fish, 20);
       double drawn = simulation.riskTogether(mains, sardines.grade(), MAIN, fish, 20, DRAWS);
       assertEquals(plates.below(20), drawn, 0.03, fish + " fish");
     }
@@ -134,7 +136,7 @@ public class OrderPlannerTest {
     double before = 0;
     for (int grams = 250; grams <= 900; grams += 10) {
       SizeGrade grade = new SizeGrade(Mass.ofGrams(grams * 8 / 10), Mass.ofGrams(grams * 12 / 10));
-      double mean = FishPortions.ofCuts(mains, grade, MAIN, Likeness.STARTING).mean();
+      double mean = FishPortions.of(mains, grade, MAIN, Likeness.STARTING).mean();
       assertTrue(mean >= before - 0.04, grams + " g: " + mean + " after " + before);
       assertTrue(before == 0 || mean - before < 0.12, grams + " g: " + mean + " after " + before);
       before = mean;
@@ -145,9 +147,8 @@ public class OrderPlannerTest {
   public void aFishServedWholeServesAtLeastOne() {
     Wish wish =
         new Wish(
-            new PortionRule(Mass.ofGrams(180), 0.05),
+            new Serving(Serving.Form.SHARED, Mass.ofGrams(180), 0.05, 1, true),
             Specification.SKIN_ON,
-            true,
             Choices.USUAL,
             Counts.exactly(10),
             0,
@@ -252,7 +253,6 @@ public class OrderPlannerTest {
     return new Wish(
         MAIN,
         Specification.SKIN_ON,
-        false,
         Choices.USUAL,
         demand.distribution(),
         onHand,

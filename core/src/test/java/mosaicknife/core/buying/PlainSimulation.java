@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Random;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.plan.CutPlan.MainCut;
+import mosaicknife.core.portion.Serving;
 
 /** Draws fish one by one: slow, plain, and the measure of the exact way. */
 final class PlainSimulation {
@@ -20,7 +21,7 @@ final class PlainSimulation {
   }
 
   /** The portions of one drawn fish. */
-  int portions(List<MainCut> mains, SizeGrade grade, PortionRule rule) {
+  int portions(List<MainCut> mains, SizeGrade grade, Serving rule) {
     double mass = mass(grade);
     double common = random.nextGaussian();
     int portions = 0;
@@ -36,7 +37,7 @@ final class PlainSimulation {
    * How often so many fish give too few plates where light fillets are put together, k to a plate.
    */
   double riskTogether(
-      List<MainCut> mains, SizeGrade grade, PortionRule rule, int fish, int plates, int draws) {
+      List<MainCut> mains, SizeGrade grade, Serving rule, int fish, int plates, int draws) {
     int shortOf = 0;
     for (int draw = 0; draw < draws; draw++) {
       double worth = 0;
@@ -72,7 +73,7 @@ final class PlainSimulation {
 
   /** How often so many fish give fewer portions than wanted. */
   double risk(
-      List<MainCut> mains, SizeGrade grade, PortionRule rule, int fish, Demand demand, int draws) {
+      List<MainCut> mains, SizeGrade grade, Serving rule, int fish, Demand demand, int draws) {
     int shortOf = 0;
     for (int draw = 0; draw < draws; draw++) {
       int portions = 0;

@@ -17,6 +17,7 @@ import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CuttingOption;
 import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.DataProvider;
@@ -200,7 +201,7 @@ public class ButchersWayTest {
         expected(sheet, "fillet-left").milligrams() / (double) Mass.ofGrams(3080).milligrams();
     assertTrue(0.6 * side < 0.130 && 1.4 * side > 0.130, "one side is " + side + " of the fish");
     ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
-    Mass target = Mass.ofGrams(130);
+    Serving target = Serving.slices(Mass.ofGrams(130));
     long planned = sheet.plan().plate(target, sheet.lot().cost().total(), hour).portions();
     long sidesOfTheLast = (long) Math.floor(1400 * side / 130);
     assertEquals(planned, 2 * sidesOfTheLast);
@@ -248,7 +249,8 @@ public class ButchersWayTest {
       ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
       assertEquals(
           sheet.portions().count(),
-          plan.plate(Mass.ofGrams(180), sheet.lot().cost().total(), hour).portions(),
+          plan.plate(Serving.slices(Mass.ofGrams(180)), sheet.lot().cost().total(), hour)
+              .portions(),
           species + " " + route + " " + kilograms);
     }
   }

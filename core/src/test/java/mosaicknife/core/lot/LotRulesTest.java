@@ -205,4 +205,37 @@ public class LotRulesTest {
         LotProblem.REFUSED_FOR_RAW);
     assertEquals(LotRules.decision(refuse, Fitness.POT, "smell was the box"), Optional.empty());
   }
+
+  @Test
+  public void nothingWithGillsOrGutsOnItGoesToThePot() {
+    TestLot lot = new TestLot("hake", State.UNGUTTED, 1, "4.2", "").stay("gills", "head");
+    List<Part> parts = lot.sheet().parts().stream().map(LotPart::part).toList();
+    Part head = part(parts, "head");
+    assertEquals(
+        what(LotRules.pot(head, Purpose.POT, parts)), Optional.of(LotProblem.GUTS_IN_THE_POT));
+    assertEquals(LotRules.pot(head, Purpose.COMPOST, parts), Optional.empty());
+    assertEquals(LotRules.pot(part(parts, "frame"), Purpose.POT, parts), Optional.empty());
+    LotSheet sheet = lot.sheet();
+    assertEquals(
+        sheet.usualPurpose(sheet.find("head").orElseThrow()), Optional.of(Purpose.COMPOST));
+    LotSheet clean =
+        new TestLot("hake", State.UNGUTTED, 1, "4.2", "").stay("fins", "frame").sheet();
+    assertEquals(clean.usualPurpose(clean.find("head").orElseThrow()), Optional.of(Purpose.POT));
+  }
+
+  @Test
+  public void gillsDoNotStayOnWhatIsForThePot() {
+    LotSheet sheet =
+        new TestLot("hake", State.UNGUTTED, 1, "4.2", "").decide(Purpose.POT, "head").sheet();
+    List<Part> parts = sheet.parts().stream().map(LotPart::part).toList();
+    assertEquals(
+        what(LotRules.staying(part(parts, "gills"), part(parts, "head"))),
+        Optional.of(LotProblem.GUTS_IN_THE_POT));
+    assertEquals(LotRules.staying(part(parts, "fins"), part(parts, "head")), Optional.empty());
+    assertEquals(LotRules.staying(part(parts, "gills"), part(parts, "frame")), Optional.empty());
+  }
+
+  private static Part part(List<Part> parts, String slot) {
+    return parts.stream().filter(part -> part.slot().equals(slot)).findFirst().orElseThrow();
+  }
 }

@@ -10,12 +10,14 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -34,7 +36,7 @@ final class TestLot {
   private Receipt receipt;
   private CutPlan plan;
   private List<Mass> each = List.of();
-  private Mass portion = Mass.ofGrams(180);
+  private Optional<Serving> portion = Optional.empty();
   private final List<Part> parts = new ArrayList<>();
   private final List<Weighing> weighings = new ArrayList<>();
   private Optional<Instant> finished = Optional.empty();
@@ -182,17 +184,25 @@ final class TestLot {
     return change(slot, part -> with(part, true, Optional.of(on), part.purpose()));
   }
 
+  /** A piece of a part, before anything is weighed of either. */
+  TestLot cut(String parent, String kind) {
+    return cutFrom(parent, kind + "-of-" + parent, CATALOGUE.findKind(kind).orElseThrow(), false);
+  }
+
   /** A part cut from another one, of the kind of the first. */
   TestLot cutFrom(String parent, String slot, String kindOf, boolean inARow) {
+    return cutFrom(parent, slot, find(kindOf).kind(), inARow);
+  }
+
+  private TestLot cutFrom(String parent, String slot, PartKind kind, boolean inARow) {
     Part from = find(parent);
-    Part like = find(kindOf);
     parts.add(
         new Part(
             parts.size() + 1L,
             slot,
             from.number(),
             slot,
-            like.kind(),
+            kind,
             Optional.of(from.id()),
             false,
             false,
@@ -214,7 +224,7 @@ final class TestLot {
   }
 
   TestLot portion(String grams) {
-    portion = Mass.ofGrams(Long.parseLong(grams));
+    portion = Optional.of(Serving.slices(Mass.ofGrams(Long.parseLong(grams))));
     return this;
   }
 

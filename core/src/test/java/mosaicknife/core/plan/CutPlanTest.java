@@ -24,12 +24,14 @@ import mosaicknife.core.plan.PreWork.Kind;
 import mosaicknife.core.plan.PreWork.PartFate;
 import mosaicknife.core.plan.PreWork.Place;
 import mosaicknife.core.plan.PreWork.Task;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
 
 public class CutPlanTest {
 
+  private static final Serving AT_180 = Serving.slices(Mass.ofGrams(180));
   private static final Catalogue CATALOGUE = Catalogue.shipped();
   private static final Currency EURO = Currency.getInstance("EUR");
 
@@ -155,8 +157,7 @@ public class CutPlanTest {
   public void portionsFitInsideEachCutAndThePlateCarriesFishAndWork() {
     Fish hake = fish("hake", State.GUTTED, 1, "4.860");
     CutPlan plan = plan(hake);
-    Plate plate =
-        plan.plate(Mass.ofGrams(180), ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO));
+    Plate plate = plan.plate(AT_180, ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO));
     long inside =
         plan.parts().stream()
             .filter(p -> p.slot().kind().code().equals("fillet"))
@@ -172,7 +173,10 @@ public class CutPlanTest {
         24 * plan.minutes() / 60 / plate.portions(),
         1e-4);
     Plate none =
-        plan.plate(Mass.ofKilograms("4"), ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO));
+        plan.plate(
+            Serving.slices(Mass.ofKilograms("4")),
+            ExactMoney.of("55.40", EURO),
+            ExactMoney.of("24", EURO));
     assertEquals(none.whole(), Optional.empty());
     PlanChange same = PlanChange.between(plan, plan, plate, plate);
     assertTrue(same.isNone());
@@ -182,8 +186,7 @@ public class CutPlanTest {
             plan,
             skinned,
             plate,
-            skinned.plate(
-                Mass.ofGrams(180), ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO)));
+            skinned.plate(AT_180, ExactMoney.of("55.40", EURO), ExactMoney.of("24", EURO)));
     assertFalse(off.isNone());
     assertEquals(off.parts().stream().map(PlanChange.Change::name).toList().size(), 2);
     assertTrue(off.minutes() > 0);

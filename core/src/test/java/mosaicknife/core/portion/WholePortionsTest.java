@@ -28,7 +28,7 @@ public class WholePortionsTest {
         List.of(
             WorkedHake.leaf("fillet-left", "fillet", "0.790", Purpose.PLATE),
             WorkedHake.leaf("fillet-right", "fillet", "0.790", Purpose.PLATE));
-    WholePortions portions = WholePortions.in(fillets, Mass.ofGrams(grams));
+    WholePortions portions = WholePortions.in(fillets, Serving.slices(Mass.ofGrams(grams)));
     assertEquals(portions.count(), count);
     assertEquals(portions.over(), Mass.ofGrams(1580 - (long) count * grams));
     assertFalse(portions.isEstimated());
@@ -45,7 +45,7 @@ public class WholePortionsTest {
             Knowledge.MEASURED,
             Optional.of(Purpose.PLATE),
             3);
-    WholePortions portions = WholePortions.in(List.of(pooled), Mass.ofGrams(165));
+    WholePortions portions = WholePortions.in(List.of(pooled), Serving.slices(Mass.ofGrams(165)));
     // 2 370 g would hold 14 portions as one piece, but three pieces of 790 g hold 3 × 4
     assertEquals(portions.count(), 12);
     assertTrue(portions.isEstimated());
