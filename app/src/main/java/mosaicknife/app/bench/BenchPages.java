@@ -289,8 +289,7 @@ class BenchPages {
   private static FishPicture drawing(BenchView view, Formats formats) {
     LotSheet sheet = view.sheet();
     return FishPicture.of(
-        sheet.lot().species().plan(),
-        slot -> sheet.find(slot).map(part -> mark(part, view, formats)));
+        sheet.lot().species(), slot -> sheet.find(slot).map(part -> mark(part, view, formats)));
   }
 
   private static PartMark mark(LotPart part, BenchView view, Formats formats) {

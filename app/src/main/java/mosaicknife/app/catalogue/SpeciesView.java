@@ -65,19 +65,23 @@ record SpeciesView(
         months(species, formats),
         species.shares().stream().map(SpeciesView::part).toList(),
         State.OF_FISH.stream().map(state -> yields(species, state, kinds, formats)).toList(),
-        drawing(species.plan()));
+        drawing(species));
+  }
+
+  private static FishPicture drawing(Species species) {
+    return FishPicture.of(species, slot -> numbered(species.plan(), slot));
+  }
+
+  private static Optional<PartMark> numbered(BodyPlan plan, String slot) {
+    return plan.findSlot(slot)
+        .map(
+            part ->
+                new PartMark(part.number(), part.name(), Standing.PENDING, Optional.empty(), ""));
   }
 
   /** The drawing of a plan with the numbers of its parts. */
   static FishPicture drawing(BodyPlan plan) {
-    return FishPicture.of(
-        plan,
-        slot ->
-            plan.findSlot(slot)
-                .map(
-                    part ->
-                        new PartMark(
-                            part.number(), part.name(), Standing.PENDING, Optional.empty(), "")));
+    return FishPicture.of(plan, slot -> numbered(plan, slot));
   }
 
   /** The drawing of a plan without numbers, for small pictures. */

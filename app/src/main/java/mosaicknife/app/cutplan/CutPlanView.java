@@ -310,6 +310,7 @@ record CutPlanView(
         pieces(source, part),
         formats.list(
             Pieces.of(part.kind()).stream()
+                .filter(piece -> Pieces.of(part.kind()).size() > 1)
                 .map(piece -> source.catalogue().findKind(piece.kind()).orElseThrow().name())
                 .map(name -> name.toLowerCase(Locale.ROOT))
                 .toList()));

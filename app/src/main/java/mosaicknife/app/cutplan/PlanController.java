@@ -146,7 +146,7 @@ class PlanController {
 
   private static FishPicture drawing(LotSheet sheet) {
     return FishPicture.of(
-        sheet.lot().species().plan(), slot -> sheet.find(slot).map(PlanController::mark));
+        sheet.lot().species(), slot -> sheet.find(slot).map(PlanController::mark));
   }
 
   private static PartMark mark(LotPart part) {

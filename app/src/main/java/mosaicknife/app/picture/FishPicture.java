@@ -8,9 +8,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Drawing;
+import mosaicknife.core.anatomy.Portrait;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.Species;
 
 /**
  * The drawing of a body plan with the standing of each part, ready for the template.
@@ -20,9 +23,12 @@ import mosaicknife.core.anatomy.Purpose;
  */
 public record FishPicture(String viewBox, List<ViewPicture> views) {
 
+  /** The radius of an eye, in body lengths. */
+  private static final double EYE = 0.012;
+
   private static final Map<String, Drawn> DRAWN = new ConcurrentHashMap<>();
 
-  private record Drawn(Drawing drawing, FishPicture picture) {}
+  private record Drawn(Drawing plan, FishPicture picture) {}
 
   /** How a part stands while the fish is worked. */
   public enum Standing {
@@ -56,7 +62,8 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
    * @param contour the outline as path data
    * @param regions the regions, back to front
    * @param marks path data of lines without meaning
-   * @param eye the middle of the eye as x and y, or none
+   * @param spots path data of filled shapes without meaning
+   * @param eye the middle of the eye as x and y, its radius and that of the pupil, or none
    */
   public record ViewPicture(
       String id,
@@ -64,6 +71,7 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
       String contour,
       List<RegionPicture> regions,
       List<String> marks,
+      List<String> spots,
       List<String> eye) {
 
     private ViewPicture marked(Function<String, Optional<PartMark>> marks) {
@@ -73,6 +81,7 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
           contour,
           regions.stream().map(region -> region.marked(marks)).toList(),
           this.marks,
+          spots,
           eye);
     }
   }
@@ -124,34 +133,48 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
    * @return the picture
    */
   public static FishPicture of(BodyPlan plan, Function<String, Optional<PartMark>> marks) {
-    FishPicture bare = bare(plan);
+    return marked(bare(plan.code(), plan.drawing(), plan::drawing), marks);
+  }
+
+  /**
+   * Draws a fish as it looks.
+   *
+   * @param species the species
+   * @param marks what to show of a part, by slot code
+   * @return the picture
+   */
+  public static FishPicture of(Species species, Function<String, Optional<PartMark>> marks) {
+    Drawing plan = species.plan().drawing();
+    return marked(bare("fish-" + species.code(), plan, () -> Portrait.of(species)), marks);
+  }
+
+  private static FishPicture marked(FishPicture bare, Function<String, Optional<PartMark>> marks) {
     return new FishPicture(
         bare.viewBox(), bare.views().stream().map(view -> view.marked(marks)).toList());
   }
 
-  /** The lines of a body plan are worked out once: they are the same for every fish of it. */
-  private static FishPicture bare(BodyPlan plan) {
-    Drawn drawn = DRAWN.get(plan.code());
-    if (drawn == null || drawn.drawing() != plan.drawing()) {
-      drawn = new Drawn(plan.drawing(), draw(plan));
-      DRAWN.put(plan.code(), drawn);
+  /** The lines of a fish are worked out once: they are the same for every lot of it. */
+  private static FishPicture bare(String code, Drawing plan, Supplier<Drawing> own) {
+    Drawn drawn = DRAWN.get(code);
+    if (drawn == null || drawn.plan() != plan) {
+      drawn = new Drawn(plan, draw(code, own.get()));
+      DRAWN.put(code, drawn);
     }
     return drawn.picture();
   }
 
-  private static FishPicture draw(BodyPlan plan) {
-    Drawing drawing = plan.drawing();
+  private static FishPicture draw(String code, Drawing drawing) {
     Set<String> numbered = new HashSet<>();
     List<ViewPicture> views =
         drawing.views().stream()
-            .map(view -> view(plan, view, slot -> Optional.empty(), numbered))
+            .map(view -> view(code, view, slot -> Optional.empty(), numbered))
             .toList();
     return new FishPicture(
         "0 0 " + SvgPath.number(drawing.width()) + " " + SvgPath.number(drawing.height()), views);
   }
 
   private static ViewPicture view(
-      BodyPlan plan,
+      String code,
       Drawing.View view,
       Function<String, Optional<PartMark>> marks,
       Set<String> numbered) {
@@ -169,13 +192,20 @@ public record FishPicture(String viewBox, List<ViewPicture> views) {
                         numbered.add(region.slot())))
             .toList();
     return new ViewPicture(
-        "clip-" + plan.code() + "-" + view.name().replace(' ', '-'),
+        "clip-" + code + "-" + view.name().replace(' ', '-'),
         view.name(),
         SvgPath.of(view.contour()),
         regions,
         view.marks().stream().map(SvgPath::of).toList(),
+        view.spots().stream().map(SvgPath::of).toList(),
         view.eye()
-            .map(eye -> List.of(SvgPath.number(eye.x()), SvgPath.number(eye.y())))
+            .map(
+                eye ->
+                    List.of(
+                        SvgPath.number(eye.x()),
+                        SvgPath.number(eye.y()),
+                        SvgPath.number(EYE * view.eyeSize()),
+                        SvgPath.number(EYE / 2 * view.eyeSize())))
             .orElse(List.of()));
   }
 }

@@ -193,7 +193,7 @@ public class PlanPagesTest extends WithPages {
     washed[5] = "false";
     assertFalse(follow("maren", "/plan/" + lot + "/pre-work", washed).contains("Maren Oake, "));
     washed[3] = "NOTHING";
-    assertEquals(send("maren", "/plan/" + lot + "/pre-work", washed).getStatus(), 400);
+    assertEquals(send("maren", "/plan/" + lot + "/pre-work", washed).getStatus(), 422);
   }
 
   @Test

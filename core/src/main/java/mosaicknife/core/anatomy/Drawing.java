@@ -33,6 +33,8 @@ public record Drawing(double width, double height, List<View> views) {
    * @param marks lines with no meaning of their own: gill cover, mouth, rays, bones
    * @param eye the middle of the eye, if this view shows one
    * @param place where it lies on the sheet
+   * @param spots filled shapes with no meaning of their own: spots of the skin, thorns, a sword
+   * @param eyeSize how large the eye is against the usual one
    */
   public record View(
       String name,
@@ -40,10 +42,24 @@ public record Drawing(double width, double height, List<View> views) {
       List<Region> regions,
       List<Shape> marks,
       Optional<Point> eye,
-      Place place) {
+      Place place,
+      List<Shape> spots,
+      double eyeSize) {
+
+    /** A view without spots and with an eye of the usual size. */
+    public View(
+        String name,
+        Shape contour,
+        List<Region> regions,
+        List<Shape> marks,
+        Optional<Point> eye,
+        Place place) {
+      this(name, contour, regions, marks, eye, place, List.of(), 1);
+    }
 
     /** Copies the lists. */
     public View {
+      spots = List.copyOf(spots);
       Check.text(name, "name");
       Check.notNull(contour, "contour");
       regions = List.copyOf(regions);

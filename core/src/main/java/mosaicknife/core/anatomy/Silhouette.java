@@ -2,6 +2,7 @@ package mosaicknife.core.anatomy;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /** A shape flattened to straight pieces, to ask whether a point lies inside. */
 final class Silhouette {
@@ -48,6 +49,21 @@ final class Silhouette {
       before = corner;
     }
     return inside;
+  }
+
+  /** Where an upright line meets the outline, on the side of the back or of the belly. */
+  OptionalDouble edge(double x, boolean back) {
+    double found = Double.NaN;
+    Point before = corners.get(corners.size() - 1);
+    for (Point corner : corners) {
+      if (corner.x() > x != before.x() > x) {
+        double y =
+            before.y() + (corner.y() - before.y()) * (x - before.x()) / (corner.x() - before.x());
+        found = Double.isNaN(found) || (back ? y < found : y > found) ? y : found;
+      }
+      before = corner;
+    }
+    return Double.isNaN(found) ? OptionalDouble.empty() : OptionalDouble.of(found);
   }
 
   double left() {
