@@ -139,12 +139,13 @@ public class MyWayTest extends InBrowser {
     Page page = plan(lot);
     page.fill("#portion", "230 g");
     page.locator("#portion").blur();
-    assertThat(page.locator(".plan-sums")).containsText("≈ ");
-    page.waitForURL(Pattern.compile(".*/plan/" + lot + ".*"));
+    assertThat(page.locator(".serving-said")).hasText("Slices of 230 g");
+    page.locator("#serving-form").selectOption("SHARED");
+    assertThat(page.locator(".serving-said")).hasText("Whole fish, 230 g eaten by each guest");
     answer(page, "route", "Filleted after cooking");
     assertThat(page.locator("#option-ribs")).hasCount(0);
     String promised =
-        page.locator(".plan-sums dd span").first().textContent().replaceAll("\\D", "");
+        page.locator(".plan-sums dd span").first().textContent().replaceAll("^\\D*(\\d+).*$", "$1");
     toTheBench(page);
     weighTheRest(page, lot);
     close(page, lot);

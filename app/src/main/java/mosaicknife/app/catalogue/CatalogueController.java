@@ -14,6 +14,7 @@ import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Eating;
+import mosaicknife.core.anatomy.SharedName;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.Specification;
@@ -74,6 +75,7 @@ class CatalogueController {
     model.addAttribute("query", query.strip());
     model.addAttribute(
         "refused", query.isBlank() ? Optional.empty() : catalogue.findRefused(query));
+    model.addAttribute("shared", SharedName.find(query).map(SharedName::difference).orElse(null));
     model.addAttribute(
         "rows",
         found.stream().map(species -> FishRow.of(book.now(), species, query, formats)).toList());

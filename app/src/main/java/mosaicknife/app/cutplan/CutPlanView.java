@@ -18,6 +18,7 @@ import mosaicknife.app.shared.PlateLines;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.buying.Counts;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
@@ -49,6 +50,9 @@ record CutPlanView(
     long open,
     List<PreWork.Item> preWork,
     List<Transfer> transfers) {
+
+  /** One fish in ten gives fewer plates than the least that is said, one in ten more. */
+  private static final double SELDOM_FEWER = 0.1;
 
   /** The sums of a plan. */
   record Sums(
@@ -125,7 +129,7 @@ record CutPlanView(
     Formats formats = source.formats();
     Plate plate = source.plate(plan);
     return new Sums(
-        "≈ " + plate.portions(),
+        plates(source, plate),
         "≈ " + source.formats().say("cutplan.said.minutes", Math.round(plan.minutes())),
         "≈ " + formats.percent(plan.yield()),
         source.money() ? plate.whole().map(m -> "≈ " + formats.money(m)).orElse("–") : "",
@@ -133,6 +137,20 @@ record CutPlanView(
             .cost()
             .filter(cost -> source.money())
             .map(cost -> PlateLines.of(cost, false, formats)));
+  }
+
+  /** Exact once the main cuts are weighed; before that about so many, and mostly between two. */
+  private static String plates(Ground source, Plate plate) {
+    LotSheet sheet = source.sheet();
+    if (sheet.isCounted()) {
+      return (sheet.portions().isEstimated() ? "≈ " : "") + sheet.portions().count();
+    }
+    Counts odds = sheet.odds();
+    int least = odds.quantile(SELDOM_FEWER);
+    int most = odds.quantile(1 - SELDOM_FEWER);
+    return least == most
+        ? source.formats().say("cutplan.said.plates", plate.portions())
+        : source.formats().say("cutplan.said.plates-between", plate.portions(), least, most);
   }
 
   // ---- options --------------------------------------------------------------------------------

@@ -14,6 +14,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.RefusedFish;
+import mosaicknife.core.anatomy.SharedName;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.lot.CatchMethod;
@@ -116,6 +117,7 @@ class DockController {
     model.addAttribute("found", found(query));
     model.addAttribute("refused", query.isBlank() ? null : refused(query));
     model.addAttribute("query", query.strip());
+    model.addAttribute("shared", SharedName.find(query).map(SharedName::difference).orElse(null));
     return "dock/receive :: fishList";
   }
 

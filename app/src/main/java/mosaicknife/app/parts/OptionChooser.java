@@ -151,7 +151,11 @@ public class OptionChooser {
     Choices before = of(List.of(lotId)).getOrDefault(lotId, Choices.USUAL);
     store(
         lotId, option, choice, PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON));
-    layout.arrange(lot, layout.plan(lot, before), layout.plan(lot, before.with(option, choice)));
+    layout.arrange(
+        lot,
+        layout.plan(lot, before),
+        layout.plan(lot, before.with(option, choice)),
+        ways.findFor(lot).map(Way::order).orElse(List.of()));
     events.publishEvent(new LotChanged(lotId));
   }
 
@@ -188,7 +192,7 @@ public class OptionChooser {
       store(lotId, option.code(), choice, "the house’s way “%s”".formatted(way.name()));
       choices = choices.with(option.code(), choice);
     }
-    layout.arrange(lot, layout.plan(lot, before), layout.plan(lot, choices));
+    layout.arrange(lot, layout.plan(lot, before), layout.plan(lot, choices), way.order());
     ways.giveFates(lot, way);
     events.publishEvent(new LotChanged(lotId));
   }

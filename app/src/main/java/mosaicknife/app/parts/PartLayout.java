@@ -53,9 +53,10 @@ class PartLayout {
 
   /**
    * Adds the parts a changed plan has, and leaves out those it has no more. What the plan had
-   * before stays as it is, so a part that somebody left out by hand is not called back.
+   * before stays as it is, so a part that somebody left out by hand is not called back. The order
+   * is that of the route, or the one given.
    */
-  void arrange(Lot lot, CutPlan before, CutPlan plan) {
+  void arrange(Lot lot, CutPlan before, CutPlan plan, List<String> order) {
     List<String> had = before.parts().stream().map(part -> part.slot().code()).toList();
     List<LotPartEntity> rows = parts.findByLotIdInOrderByNumber(List.of(lot.id()));
     Map<String, LotPartEntity> bySlot =
@@ -84,6 +85,17 @@ class PartLayout {
         Comparator.comparingInt(
             row -> planned.contains(row.slot()) ? planned.indexOf(row.slot()) : planned.size());
     number(bySlot.values(), byRoute.thenComparingInt(LotPartEntity::number));
+    order(bySlot.values(), order);
+  }
+
+  /** Numbers parts in the order a house takes them off, before the first weight. */
+  void order(Collection<LotPartEntity> rows, List<String> order) {
+    if (!order.isEmpty()) {
+      Comparator<LotPartEntity> byHouse =
+          Comparator.comparingInt(
+              row -> order.contains(row.slot()) ? order.indexOf(row.slot()) : order.size());
+      number(rows, byHouse.thenComparingInt(LotPartEntity::number));
+    }
   }
 
   /**

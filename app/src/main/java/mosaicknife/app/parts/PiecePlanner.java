@@ -3,6 +3,7 @@ package mosaicknife.app.parts;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import mosaicknife.app.catalogue.CatalogueEditor;
@@ -75,6 +76,22 @@ public class PiecePlanner {
       cut(all, alike, wanted);
     }
     events.publishEvent(new LotChanged(lotId));
+  }
+
+  /** Cuts the parts of a lot as a way of the house does; what cannot be cut so is left. */
+  void cutAs(long lotId, Map<String, List<String>> pieces) {
+    List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
+    pieces.forEach(
+        (kind, wanted) -> {
+          List<LotPartEntity> alike =
+              all.stream()
+                  .filter(part -> part.kind().equals(kind) && !part.isSkipped())
+                  .filter(part -> part.parentId().isEmpty())
+                  .toList();
+          List<PartKind> kinds =
+              wanted.stream().map(catalogue::findKind).flatMap(Optional::stream).toList();
+          cut(parts.findByLotIdInOrderByNumber(List.of(lotId)), alike, kinds);
+        });
   }
 
   private PartKind pieceOf(LotPartEntity part, String kind) {

@@ -1,6 +1,7 @@
 package mosaicknife.app.parts;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.SizeGrade;
@@ -15,6 +16,8 @@ import mosaicknife.core.quantity.Mass;
  * @param size the fish it is for
  * @param choices the answers to the options
  * @param fates what the parts are for, by slot
+ * @param order the slots of its parts in the order they come off; empty for that of the route
+ * @param pieces into which pieces parts are cut further: kinds by the kind of the part
  * @param by who saved it
  * @param at when
  */
@@ -24,12 +27,16 @@ public record Way(
     SizeGrade size,
     Choices choices,
     Map<String, Fate> fates,
+    List<String> order,
+    Map<String, List<String>> pieces,
     String by,
     Instant at) {
 
-  /** Copies the map. */
+  /** Copies the collections. */
   public Way {
     fates = Map.copyOf(fates);
+    order = List.copyOf(order);
+    pieces = Map.copyOf(pieces);
   }
 
   /**

@@ -1,6 +1,8 @@
 package mosaicknife.app.parts;
 
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,6 +33,9 @@ public class WayKeeper {
 
   private final WayRepository ways;
   private final LotPartRepository parts;
+  private final PiecePlanner pieces;
+  private final PartLayout layout;
+  private final WeighedParts weighed;
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final JsonMapper json;
@@ -39,12 +44,18 @@ public class WayKeeper {
   WayKeeper(
       WayRepository ways,
       LotPartRepository parts,
+      PiecePlanner pieces,
+      PartLayout layout,
+      WeighedParts weighed,
       PeopleRegister people,
       CurrentPerson current,
       JsonMapper json,
       Clock clock) {
     this.ways = ways;
     this.parts = parts;
+    this.pieces = pieces;
+    this.layout = layout;
+    this.weighed = weighed;
     this.people = people;
     this.current = current;
     this.json = json;
@@ -52,7 +63,18 @@ public class WayKeeper {
   }
 
   /** What a way keeps, as it is stored. */
-  record Document(Map<String, String> choices, Map<String, Way.Fate> fates) {}
+  record Document(
+      Map<String, String> choices,
+      Map<String, Way.Fate> fates,
+      List<String> order,
+      Map<String, List<String>> pieces) {
+
+    /** Older ways keep neither order nor pieces. */
+    Document {
+      order = order == null ? List.of() : order;
+      pieces = pieces == null ? Map.of() : pieces;
+    }
+  }
 
   /**
    * Returns the ways for a species, the newest first.
@@ -103,10 +125,38 @@ public class WayKeeper {
                       new Way.Fate(purpose, part.becomes(), part.venueId().orElse(0L))));
     }
     SizeGrade size = sizeOf(lot);
-    String document = json.writeValueAsString(new Document(choices.byOption(), fates));
+    List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lot.id()));
+    String document =
+        json.writeValueAsString(new Document(choices.byOption(), fates, order(all), pieces(all)));
     ways.save(
         new WayEntity(lot.species().code(), size.from(), size.to(), name, document)
             .savedBy(current.get().id(), clock.instant()));
+  }
+
+  /** The order in which the parts of the lot came off; what was not weighed stands after it. */
+  private List<String> order(List<LotPartEntity> all) {
+    List<Long> taken = weighed.inOrder(all.stream().map(LotPartEntity::id).toList());
+    return all.stream()
+        .filter(part -> part.isPlanned() && !part.isSkipped())
+        .sorted(
+            Comparator.comparingInt(
+                part -> taken.contains(part.id()) ? taken.indexOf(part.id()) : taken.size()))
+        .map(LotPartEntity::slot)
+        .toList();
+  }
+
+  private static Map<String, List<String>> pieces(List<LotPartEntity> all) {
+    Map<String, List<String>> pieces = new LinkedHashMap<>();
+    for (LotPartEntity piece : all) {
+      all.stream()
+          .filter(part -> piece.parentId().filter(part.id()::equals).isPresent())
+          .filter(part -> !piece.isInARow() && part.parentId().isEmpty())
+          .findFirst()
+          .map(part -> pieces.computeIfAbsent(part.kind(), kind -> new ArrayList<>()))
+          .filter(kinds -> !kinds.contains(piece.kind()))
+          .ifPresent(kinds -> kinds.add(piece.kind()));
+    }
+    return pieces;
   }
 
   /**
@@ -119,7 +169,10 @@ public class WayKeeper {
     ways.findById(id).ifPresent(ways::delete);
   }
 
-  /** Gives the parts of a lot the purposes of a way; a purpose that was decided stays. */
+  /**
+   * Gives the parts of a lot the purposes of a way, its order and its pieces; a purpose that was
+   * decided stays.
+   */
   void giveFates(Lot lot, Way way) {
     for (LotPartEntity part : parts.findByLotIdInOrderByNumber(List.of(lot.id()))) {
       Way.Fate fate = way.fates().get(part.slot());
@@ -128,6 +181,8 @@ public class WayKeeper {
         part.sendTo(fate.venue() == 0 ? null : fate.venue());
       }
     }
+    pieces.cutAs(lot.id(), way.pieces());
+    layout.order(parts.findByLotIdInOrderByNumber(List.of(lot.id())), way.order());
   }
 
   /**
@@ -152,6 +207,8 @@ public class WayKeeper {
         new SizeGrade(way.from(), way.to()),
         new Choices(document.choices()),
         new HashMap<>(document.fates()),
+        document.order(),
+        document.pieces(),
         names.get(way.savedBy()),
         way.savedAt());
   }

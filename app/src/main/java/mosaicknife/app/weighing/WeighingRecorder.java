@@ -2,6 +2,7 @@ package mosaicknife.app.weighing;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -60,6 +61,12 @@ public class WeighingRecorder implements WeighedParts {
     this.current = current;
     this.events = events;
     this.clock = clock;
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public List<Long> inOrder(Collection<Long> partIds) {
+    return weighings.findInOrder(partIds);
   }
 
   @Override

@@ -112,6 +112,12 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
   @NativeQuery(IS_WEIGHED)
   boolean isWeighed(long partId);
 
+  /** Of some parts those that were weighed, in the order of their first weights. */
+  @Query(
+      "select w.partId from WeighingEntity w where w.partId in :partIds and w.mass is not null"
+          + " group by w.partId order by min(w.takenAt)")
+  List<Long> findInOrder(Collection<Long> partIds);
+
   @NativeQuery(PLACE)
   Optional<PlaceRow> findPlace(long lotId, String slot);
 

@@ -183,6 +183,41 @@ public class PlanPagesTest extends WithPages {
   }
 
   @Test
+  public void theOrderAFishCameApartInAndItsPiecesBecomeTheHousesWay() throws Exception {
+    long lot = receive("yellowfin", State.GUTTED, 1, "30");
+    follow("ines", "/plan/" + lot + "/parts/loin-top-left/pieces", "kind", "eye-of-loin");
+    weigh(lot, "loin-bottom-left", "2.5 kg");
+    weigh(lot, "loin-top-left", "3.5 kg");
+    weigh(lot, "head", "5 kg");
+    follow("ines", "/plan/" + lot + "/ways", "name", "sides first");
+    long next = receive("yellowfin", State.GUTTED, 1, "30");
+    List<String> order =
+        sheets.get(next).parts().stream().filter(p -> p.planned()).map(LotPart::slot).toList();
+    assertEquals(order.subList(0, 3), List.of("loin-bottom-left", "loin-top-left", "head"));
+    assertEquals(pieces(next), 4, "an eye out of each loin");
+    assertEquals(part(next, "loin-bottom-left").number(), 1);
+    // an answer changed before the first weight keeps the order
+    choose(next, "collar", "head");
+    assertEquals(part(next, "loin-bottom-left").number(), 1);
+  }
+
+  private void weigh(long lot, String slot, String typed) throws Exception {
+    send(
+        "tobiah",
+        "/bench/" + lot + "/weighings",
+        "id",
+        UUID.randomUUID().toString(),
+        "part",
+        slot,
+        "fish",
+        "1",
+        "source",
+        "typed",
+        "typed",
+        typed);
+  }
+
+  @Test
   public void preWorkIsTickedOffWithWhoDidItAndTakenBack() throws Exception {
     long lot = receive("turbot", State.GUTTED, 1, "3.4");
     assertFalse(page("maren", "/plan/" + lot).contains("aria-pressed=\"true\" aria-label=\"Done:"));

@@ -148,7 +148,7 @@ final class NameIndex<T> {
     return pieces;
   }
 
-  private static String plain(String text) {
+  static String plain(String text) {
     return Normalizer.normalize(text.strip(), Normalizer.Form.NFD)
         .replaceAll("\\p{M}+", "")
         .toLowerCase(Locale.ROOT)

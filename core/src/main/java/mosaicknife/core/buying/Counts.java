@@ -112,6 +112,20 @@ public final class Counts {
   }
 
   /**
+   * Returns the number that is not passed with a probability.
+   *
+   * @param probability the probability, from 0 to 1
+   * @return the least number that at most so many lie above
+   */
+  public int quantile(double probability) {
+    int count = 0;
+    while (count < most() && below(count + 1) < probability) {
+      count++;
+    }
+    return count;
+  }
+
+  /**
    * Returns the mean.
    *
    * @return the expected number

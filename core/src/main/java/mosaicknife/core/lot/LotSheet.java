@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.FishTiles;
@@ -23,12 +24,15 @@ import mosaicknife.core.breakdown.Knowledge;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.Reconciliation;
 import mosaicknife.core.breakdown.ScaleError;
+import mosaicknife.core.buying.Counts;
+import mosaicknife.core.buying.FishPortions;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.Pieces;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -60,6 +64,12 @@ public record LotSheet(
     HouseNorms norms) {
 
   private static final Optional<Purpose> PLATE = Optional.of(Purpose.PLATE);
+
+  /** More plates than this are not told apart. */
+  private static final int MOST_PLATES = 2_000;
+
+  /** How far off a fish is that was weighed. */
+  private static final double KNOWN = 0.005;
 
   /** Copies the parts. */
   public LotSheet {
@@ -540,6 +550,43 @@ public record LotSheet(
         breakdown.mains(), lot.serving(), this::eaten, leaf -> LeafId.slotOf(leaf.id()));
   }
 
+  /**
+   * Returns how many plates the fish may give before its main cuts are weighed, by the plan: fish
+   * of a kind differ, and two sides of one fish do.
+   *
+   * @return how probable each number is
+   */
+  public Counts odds() {
+    List<Mass> known = lot.fish() == 1 ? List.of(lot.purchased()) : lot.each();
+    Counts plates = Counts.exactly(0);
+    if (known.isEmpty() || lot.serving().form() != Serving.Form.SLICES) {
+      Mass mean = CutPlan.meanOf(lot.purchased(), lot.fish());
+      double apart = lot.fish() == 1 ? KNOWN : 2 * norms.sizes();
+      return portionsOf(mean, apart).of(lot.fish(), MOST_PLATES);
+    }
+    for (Mass fish : known) {
+      plates = plates.plus(portionsOf(fish, KNOWN).perFish(), MOST_PLATES);
+    }
+    return plates;
+  }
+
+  private FishPortions portionsOf(Mass fish, double apart) {
+    SizeGrade grade =
+        new SizeGrade(
+            fish.multipliedBy(Fraction.ofEstimate(1 - apart), RoundingMode.HALF_EVEN),
+            fish.multipliedBy(Fraction.ofEstimate(1 + apart), RoundingMode.HALF_EVEN));
+    return FishPortions.of(plan.mainCuts(), grade, lot.serving(), norms.sides());
+  }
+
+  /**
+   * Returns whether the plates can be counted on what was weighed.
+   *
+   * @return true once every main cut was weighed
+   */
+  public boolean isCounted() {
+    return !breakdown.mains().isEmpty() && mainsToCome().isEmpty();
+  }
+
   /** What is eaten of each piece: without bones and head, and as unequal as the fish were. */
   private List<Mass> eaten(Node.Leaf leaf) {
     Fraction edible =
@@ -651,7 +698,7 @@ public record LotSheet(
       case DOCK -> lot.inspection().isPresent();
       case PLAN -> isPlanned();
       case BENCH -> balance.verdict() == Balance.Verdict.CLOSED;
-      case COST -> !breakdown.mains().isEmpty() && mainsToCome().isEmpty();
+      case COST -> isCounted();
       case USES -> balance.tallied().isPositive() && open().isEmpty();
     };
   }

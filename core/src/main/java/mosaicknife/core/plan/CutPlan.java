@@ -417,13 +417,13 @@ public record CutPlan(
     double whole = fish.purchased().milligrams();
     return parts.stream()
         .filter(part -> part.edible().isPositive())
-        .map(
-            part ->
-                new MainCut(
-                    part.edible().milligrams() / whole,
-                    part.spread().milligrams()
-                        / whole
-                        * (part.edible().milligrams() / (double) part.mass().milligrams())))
+        .flatMap(
+            part -> {
+              double spread = part.spread().milligrams() / (double) part.mass().milligrams();
+              return eaten(part)
+                  .map(Mass::milligrams)
+                  .map(eaten -> new MainCut(eaten / whole, spread * eaten / whole));
+            })
         .toList();
   }
 

@@ -13,6 +13,7 @@ import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
+import mosaicknife.core.buying.Counts;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CuttingOption;
@@ -253,5 +254,37 @@ public class ButchersWayTest {
               .portions(),
           species + " " + route + " " + kilograms);
     }
+  }
+
+  @Test
+  public void theOddsLieAboutThePlanAndAreNoneOnceTheFilletsAreWeighed() {
+    TestLot lot = new TestLot("hake", State.GUTTED, 1, "4.2", "").portion("180");
+    LotSheet sheet = lot.sheet();
+    ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
+    long planned =
+        sheet.plan().plate(sheet.lot().serving(), sheet.lot().cost().total(), hour).portions();
+    Counts odds = sheet.odds();
+    assertTrue(odds.quantile(0.1) <= planned && planned <= odds.quantile(0.9) + 1);
+    assertTrue(odds.quantile(0.9) > odds.quantile(0.1), "fish of a kind differ");
+    // whoever buys by the fish, shared or counted, never has fewer than one
+    assertFalse(sheet.isCounted());
+    long left = expected(sheet, "fillet-left").milligrams() / 1000;
+    long right = expected(sheet, "fillet-right").milligrams() / 1000;
+    lot.weigh("fillet-left", 1, (int) left).weigh("fillet-right", 1, (int) right);
+    lot.decide(Purpose.PLATE, "fillet-left", "fillet-right");
+    assertTrue(lot.sheet().isCounted());
+    assertEquals(lot.sheet().portions().count(), left / 180 + right / 180);
+  }
+
+  @Test
+  public void fourFishOfKnownMassesHaveTheOddsOfEach() {
+    LotSheet sheet =
+        new TestLot("gurnard", State.GUTTED, 4, "3.080", "")
+            .each("0.520", "0.560", "0.600", "1.400")
+            .portion("130")
+            .sheet();
+    // the small ones give none, the large one about one from each side
+    assertTrue(sheet.odds().below(1) < 0.1, "" + sheet.odds());
+    assertTrue(sheet.odds().quantile(0.9) <= 3, "" + sheet.odds());
   }
 }
