@@ -73,7 +73,7 @@ public class MyWayTest extends InBrowser {
             .findFirst()
             .orElseThrow();
     // a piece nobody ever estimated is a small one
-    Mass expected = part.expected().orElse(Mass.ofGrams(120));
+    Mass expected = part.expected().orElse(Mass.ofGrams(15));
     page.fill(
         "#typed", expected.inGrams().setScale(0, RoundingMode.HALF_UP).toPlainString() + " g");
     tap(page, "#take-typed");
@@ -139,9 +139,9 @@ public class MyWayTest extends InBrowser {
     Page page = plan(lot);
     page.fill("#portion", "230 g");
     page.locator("#portion").blur();
-    assertThat(page.locator(".serving-said")).hasText("Slices of 230 g");
+    assertThat(page.locator(".serving-said")).hasText("slices of 230 g");
     page.locator("#serving-form").selectOption("SHARED");
-    assertThat(page.locator(".serving-said")).hasText("Whole fish, 230 g eaten by each guest");
+    assertThat(page.locator(".serving-said")).hasText("whole fish, 230 g eaten by each guest");
     answer(page, "route", "Filleted after cooking");
     assertThat(page.locator("#option-ribs")).hasCount(0);
     String promised =
@@ -151,6 +151,56 @@ public class MyWayTest extends InBrowser {
     close(page, lot);
     assertEquals(Long.toString(sheet(lot).portions().count()), promised);
     assertEquals(promised, "2", "two guests, and no more for head and bones");
+  }
+
+  @Test
+  public void aMackerelIsButterfliedByTheBellyAndItsRoePutBack() {
+    long lot = new TestLots(app).receive("mackerel", State.UNGUTTED, 1, "0.42");
+    Page page = plan(lot);
+    answer(page, "route", "Butterflied by the belly");
+    cutFurther(page, "guts", "Roe");
+    toTheBench(page);
+    assertThat(page.locator(".tally")).containsText("Butterflied fish");
+    weighTheRest(page, lot);
+    tap(page, ".tally th a:has-text('Roe')");
+    tap(page, "#more > summary");
+    tap(page, "#more button[name=into]:has-text('Butterflied fish')");
+    assertThat(page.locator(".tally tr[data-slot=butterflied]")).containsText("with roe");
+    close(page, lot);
+    LotSheet sheet = sheet(lot);
+    LotPart roe =
+        sheet.parts().stream()
+            .filter(p -> p.part().putInto().isPresent())
+            .findFirst()
+            .orElseThrow();
+    assertEquals(roe.purpose().orElseThrow(), Purpose.PLATE);
+    assertEquals(sheet.portions().fillets().size(), 1, "fish and roe are one");
+    assertTrue(taps <= 16, "taps: " + taps);
+  }
+
+  @Test
+  public void aLotOfFourGurnardsOfTheirOwnSizesHasTheFilletsOfEach() {
+    long lot = new TestLots(app).receive("gurnard", State.GUTTED, 4, "3.08");
+    Page page = signedIn("ines");
+    page.navigate(address("/dock/" + lot));
+    page.click("summary:has-text('one by one')");
+    page.fill("#fish-lines", "520 g\n560 g\n600 g\n1.4 kg");
+    page.click(".measure button");
+    page.waitForLoadState();
+    page.navigate(address("/plan/" + lot));
+    page.fill("#portion", "150 g");
+    page.locator("#portion").blur();
+    assertThat(page.locator(".serving-said")).hasText("slices of 150 g");
+    String promised =
+        page.locator(".plan-sums dd span").first().textContent().replaceAll("^\\D*(\\d+).*$", "$1");
+    assertEquals(promised, "2", "one from each side of the large fish, none from the small ones");
+    toTheBench(page);
+    page.navigate(address("/bench/" + lot + "?fish=0"));
+    while (sheet(lot).next(0).isPresent()) {
+      weigh(page, lot);
+    }
+    close(page, lot);
+    assertEquals(Long.toString(sheet(lot).portions().count()), promised);
   }
 
   private boolean isWeighedPiece(LotPart part) {

@@ -58,7 +58,7 @@ public class SliceTest extends InBrowser {
     page.click("button:has-text('Work it out')");
     // 8 + 8 plates of 160 g; 55.404 / 16 = 3.46275
     assertThat(page.locator(".figure-note")).containsText("160 g");
-    assertThat(page.locator(".figure-note")).containsText("16 whole");
+    assertThat(page.locator(".figure-note")).containsText("16 plates");
     assertEquals(exact(page, "#portion-by-count"), "€3.4628");
 
     String before = exact(page, "#portion-by-count");

@@ -296,6 +296,22 @@ class BenchController {
         });
   }
 
+  /** Puts a weighed part back into another: it is served with it. */
+  @PostMapping("/bench/{id}/put-back")
+  String putBack(
+      @PathVariable long id,
+      @RequestParam String part,
+      @RequestParam String into,
+      @RequestParam(defaultValue = "1") int fish,
+      Reply answer) {
+    return change(
+        answer.at(id, Optional.empty(), fish),
+        () -> {
+          parts.putBack(id, part, into);
+          return words.say("bench.said.the-list-of-parts-was");
+        });
+  }
+
   /** Moves a weight that was booked on the wrong row. */
   @PostMapping("/bench/{id}/move")
   String move(

@@ -27,6 +27,7 @@ import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.ScaleView;
 import mosaicknife.app.weighing.TallyMender;
 import mosaicknife.app.weighing.WorkShift;
+import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.Node;
@@ -172,12 +173,14 @@ class BenchPages {
    *
    * @param instead the parts its weight may belong to
    * @param stayOn the parts it may stay on
+   * @param into the parts it may be put back into
    * @param pieces the kinds that can be cut from it
    * @param cutBefore the parts whose pieces it may be cut into
    */
   record Moves(
       List<LotPart> instead,
       List<LotPart> stayOn,
+      List<LotPart> into,
       List<PartKind> pieces,
       List<LotPart> cutBefore) {}
 
@@ -185,6 +188,7 @@ class BenchPages {
     return new Moves(
         sheet.mayBeInstead(part, fishNo),
         sheet.mayStayOn(part),
+        part.kind().nature() == PartClass.BY_PRODUCT ? sheet.mayGoInto(part) : List.of(),
         sheet.mayBeCut(part) ? catalogue.now().cutFrom(part.kind()) : List.of(),
         sheet.cutBefore(part));
   }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.Balance;
@@ -118,11 +119,19 @@ record BenchView(
             .orElse(part.kind().meaning()));
   }
 
-  /** What stays on a part and is weighed with it. */
+  /** What stays on a part or was put back into it, and where it was put back itself. */
   private static String with(LotSheet sheet, LotPart part, Formats formats) {
     List<String> staying =
-        sheet.stayingOn(part).stream().map(p -> p.name().toLowerCase(Locale.ROOT)).toList();
-    return staying.isEmpty() ? "" : formats.say("bench.said.with", formats.list(staying));
+        Stream.concat(sheet.stayingOn(part).stream(), sheet.backIn(part).stream())
+            .map(p -> p.name().toLowerCase(Locale.ROOT))
+            .toList();
+    return staying.isEmpty()
+        ? part.part()
+            .putInto()
+            .flatMap(sheet::find)
+            .map(into -> formats.say("bench.said.put-back", into.name().toLowerCase(Locale.ROOT)))
+            .orElse("")
+        : formats.say("bench.said.with", formats.list(staying));
   }
 
   private static String left(LotSheet sheet, LotPart part, Formats formats) {

@@ -56,6 +56,9 @@ class LotPartEntity {
   @Column(name = "stays_on")
   private String staysOn;
 
+  @Column(name = "put_into")
+  private String putInto;
+
   @Column(name = "in_a_row", updatable = false)
   private boolean inARow;
 
@@ -224,6 +227,7 @@ class LotPartEntity {
         planned,
         skipped,
         Optional.ofNullable(staysOn),
+        Optional.ofNullable(putInto),
         inARow,
         venueId(),
         purpose(),
@@ -235,11 +239,23 @@ class LotPartEntity {
 
   void skip() {
     skipped = true;
+    putInto = null;
+  }
+
+  /** It is served with the other part, and goes where that goes. */
+  void putInto(LotPartEntity other) {
+    putInto = other.slot;
+    assign(Purpose.PLATE, new Use(other.becomes, Optional.empty(), Optional.empty()));
+    venueId = other.venueId;
+  }
+
+  void takeOut() {
+    putInto = null;
   }
 
   /** It is not taken off: it goes where the other part goes. */
   void stayOn(LotPartEntity other) {
-    skipped = true;
+    skip();
     staysOn = other.slot;
   }
 

@@ -229,6 +229,32 @@ public class LotParts {
   }
 
   /**
+   * Puts a part back into another after it was weighed, such as roe into a butterflied fish: it is
+   * served with it. Put there a second time it is taken out again.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @param into the part it is put into
+   * @throws Refusal if it was not weighed, may not be eaten, or the other is not for the plate
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public void putBack(long lotId, String slot, String into) {
+    lots.checkOpen(lotId);
+    LotPartEntity part = part(lotId, slot);
+    LotPartEntity other = part(lotId, into);
+    Currency money = lots.get(lotId).price().perKilogram().currency();
+    Part itself = part.toPart(kind(part), money);
+    if (itself.putInto().filter(other.slot()::equals).isPresent()) {
+      part.takeOut();
+    } else {
+      boolean isWeighed = weighed.isWeighed(part.id());
+      Refusal.ifFound(LotRules.puttingBack(itself, isWeighed, other.toPart(kind(other), money)));
+      part.putInto(other);
+    }
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  /**
    * Says that a part is not taken off this time, or that it is after all.
    *
    * @param lotId the lot number

@@ -88,14 +88,25 @@ class PartLayout {
     order(bySlot.values(), order);
   }
 
-  /** Numbers parts in the order a house takes them off, before the first weight. */
+  /**
+   * Numbers parts in the order a house takes them off, before the first weight. What the house has
+   * never taken off comes after what stands before it on the route.
+   */
   void order(Collection<LotPartEntity> rows, List<String> order) {
-    if (!order.isEmpty()) {
-      Comparator<LotPartEntity> byHouse =
-          Comparator.comparingInt(
-              row -> order.contains(row.slot()) ? order.indexOf(row.slot()) : order.size());
-      number(rows, byHouse.thenComparingInt(LotPartEntity::number));
+    Map<String, Integer> places = new HashMap<>();
+    int place = -1;
+    for (LotPartEntity row : byNumber(rows)) {
+      place = order.contains(row.slot()) ? order.indexOf(row.slot()) : place;
+      places.put(row.slot(), place);
     }
+    Comparator<LotPartEntity> byHouse =
+        Comparator.<LotPartEntity>comparingInt(row -> places.get(row.slot()))
+            .thenComparing(row -> !order.contains(row.slot()));
+    number(rows, byHouse.thenComparingInt(LotPartEntity::number));
+  }
+
+  private static List<LotPartEntity> byNumber(Collection<LotPartEntity> rows) {
+    return rows.stream().sorted(Comparator.comparingInt(LotPartEntity::number)).toList();
   }
 
   /**

@@ -32,16 +32,21 @@ public final class Portrait {
 
   private final Look look;
   private final Drawing drawing;
-  private final Body main;
-  private double stretch = 1;
+  private final double stretch;
 
-  private Portrait(Look look, Drawing drawing) {
+  private Portrait(Look look, Drawing drawing, double stretch) {
     this.look = look;
     this.drawing = drawing;
-    this.main = new Body(mainView(drawing));
-    // forehead and stalk change the greatest depth too, so it is measured on the shape they give
-    Silhouette shaped = new Silhouette(moved(mainView(drawing).contour(), main, false));
-    this.stretch = look.depth() * main.length() / (shaped.bottom() - shaped.top());
+    this.stretch = stretch;
+  }
+
+  /** Forehead and stalk change the greatest depth too, so it is measured on the shape they give. */
+  private static Portrait of(Look look, Drawing drawing) {
+    Body main = new Body(mainView(drawing));
+    Shape contour = mainView(drawing).contour();
+    Silhouette shaped = new Silhouette(new Portrait(look, drawing, 1).moved(contour, main, false));
+    return new Portrait(
+        look, drawing, look.depth() * main.length() / (shaped.bottom() - shaped.top()));
   }
 
   /**
@@ -52,7 +57,7 @@ public final class Portrait {
    */
   public static Drawing of(Species species) {
     return Look.of(species.code())
-        .map(look -> new Portrait(look, drawingOf(look, species)).drawn())
+        .map(look -> of(look, drawingOf(look, species)).drawn())
         .orElseGet(species.plan()::drawing);
   }
 

@@ -35,6 +35,9 @@ public enum LotProblem {
 
   /** Gills or guts are still on a part that is to go to the pot. */
   GUTS_IN_THE_POT,
+
+  /** A part cannot be put back into another. */
+  NOT_PUT_BACK,
   /** Held without day, place or person. */
   HELD_WITHOUT_PLACE,
   /** The day to use it by has passed. */

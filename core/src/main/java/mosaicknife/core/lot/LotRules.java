@@ -216,6 +216,31 @@ public final class LotRules {
         : Optional.empty();
   }
 
+  /**
+   * Looks whether a part may be put back into another and be served with it.
+   *
+   * @param part the part
+   * @param weighed whether it was weighed: what joins a plate has a mass
+   * @param into the part it is put into
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> puttingBack(Part part, boolean weighed, Part into) {
+    boolean may =
+        weighed
+            && part.kind().mayBeFor(Purpose.PLATE)
+            && !part.slot().equals(into.slot())
+            && isServed(into);
+    return may ? Optional.empty() : found(LotProblem.NOT_PUT_BACK, "", part.name(), into.name());
+  }
+
+  /** Only what is served by itself takes another part in. */
+  static boolean isServed(Part part) {
+    return part.kind().nature() == PartClass.FLESH
+        && !part.skipped()
+        && part.putInto().isEmpty()
+        && part.purpose().filter(purpose -> purpose != Purpose.PLATE).isEmpty();
+  }
+
   private static boolean isGuts(Part part) {
     return part.kind().is(PartKind.Trait.GUTS) || part.kind().is(PartKind.Trait.GILLS);
   }

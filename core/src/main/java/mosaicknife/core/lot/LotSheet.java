@@ -374,8 +374,12 @@ public record LotSheet(
         .or(
             () ->
                 parentOf(part)
-                    .flatMap(parent -> Pieces.find(parent.kind(), part.kind()))
-                    .map(Pieces.Piece::usual));
+                    .flatMap(
+                        parent ->
+                            Pieces.inherited(
+                                parent.kind(),
+                                parent.purpose().or(() -> usualPurpose(parent)),
+                                part.kind())));
   }
 
   /**
@@ -546,8 +550,11 @@ public record LotSheet(
    * @return the plates by what the lot's dish calls a portion
    */
   public WholePortions portions() {
-    return WholePortions.in(
-        breakdown.mains(), lot.serving(), this::eaten, leaf -> LeafId.slotOf(leaf.id()));
+    List<Node.Leaf> served =
+        breakdown.mains().stream()
+            .filter(leaf -> partOf(leaf).filter(p -> p.part().putInto().isPresent()).isEmpty())
+            .toList();
+    return WholePortions.in(served, lot.serving(), this::eaten, leaf -> LeafId.slotOf(leaf.id()));
   }
 
   /**
@@ -598,9 +605,48 @@ public record LotSheet(
         leaf.pieces() == lot.each().size()
             ? lot.shared(leaf.mass())
             : WholePortions.equalPieces(leaf);
-    return pieces.stream()
-        .map(piece -> piece.multipliedBy(edible, RoundingMode.HALF_EVEN))
+    Fraction with = edible.plus(putBackInto(leaf));
+    return pieces.stream().map(piece -> piece.multipliedBy(with, RoundingMode.HALF_EVEN)).toList();
+  }
+
+  /** What was put back into a part, as a fraction of it. */
+  private Fraction putBackInto(Node.Leaf leaf) {
+    return partOf(leaf)
+        .map(
+            part ->
+                Mass.total(backIn(part).stream().map(LotPart::mass).toList())
+                    .dividedBy(part.mass()))
+        .orElse(Fraction.ZERO);
+  }
+
+  /**
+   * Returns what was put back into a part and is served with it.
+   *
+   * @param part the part
+   * @return the parts in cutting order
+   */
+  public List<LotPart> backIn(LotPart part) {
+    return parts.stream()
+        .filter(other -> other.part().putInto().filter(part.slot()::equals).isPresent())
         .toList();
+  }
+
+  /**
+   * Returns the parts one may be put back into, to be served with them.
+   *
+   * @param part a part
+   * @return flesh for the plate; none for what was not weighed or is not eaten
+   */
+  public List<LotPart> mayGoInto(LotPart part) {
+    return parts.stream()
+        .filter(other -> !other.inARow() && usuallyServed(other))
+        .filter(
+            other -> LotRules.puttingBack(part.part(), part.isStarted(), other.part()).isEmpty())
+        .toList();
+  }
+
+  private boolean usuallyServed(LotPart part) {
+    return part.purpose().or(() -> usualPurpose(part)).equals(PLATE);
   }
 
   /**

@@ -18,6 +18,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param planned whether the cut plan has it, or somebody added it
  * @param skipped whether it is not taken off this time
  * @param staysOn the slot of the part it stays on this time; empty if it comes off or is left out
+ * @param putInto the slot of the part it was put back into after it was weighed, if it was
  * @param inARow whether every reading is a piece of its own
  * @param venueId the venue it goes to, if that was decided
  * @param purpose what it is for
@@ -36,6 +37,7 @@ public record Part(
     boolean planned,
     boolean skipped,
     Optional<String> staysOn,
+    Optional<String> putInto,
     boolean inARow,
     Optional<Long> venueId,
     Optional<Purpose> purpose,
@@ -52,5 +54,7 @@ public record Part(
     Check.notNull(purpose, "purpose");
     Check.that(
         skipped || staysOn.isEmpty(), "Expected a part that stays on another to be left out");
+    Check.that(
+        !skipped || putInto.isEmpty(), "Expected a part that is put back to be taken off first");
   }
 }

@@ -86,6 +86,7 @@ final class TestLot {
               true,
               false,
               Optional.empty(),
+              Optional.empty(),
               false,
               Optional.empty(),
               Optional.empty(),
@@ -184,6 +185,31 @@ final class TestLot {
     return change(slot, part -> with(part, true, Optional.of(on), part.purpose()));
   }
 
+  /** What was weighed and goes back into another part. */
+  TestLot putBack(String slot, String into) {
+    return change(
+        slot,
+        part ->
+            new Part(
+                part.id(),
+                part.slot(),
+                part.number(),
+                part.name(),
+                part.kind(),
+                part.parentId(),
+                part.planned(),
+                false,
+                Optional.empty(),
+                Optional.of(into),
+                part.inARow(),
+                part.venueId(),
+                Optional.of(Purpose.PLATE),
+                part.becomes(),
+                part.value(),
+                part.held(),
+                part.version()));
+  }
+
   /** A piece of a part, before anything is weighed of either. */
   TestLot cut(String parent, String kind) {
     return cutFrom(parent, kind + "-of-" + parent, CATALOGUE.findKind(kind).orElseThrow(), false);
@@ -206,6 +232,7 @@ final class TestLot {
             Optional.of(from.id()),
             false,
             false,
+            Optional.empty(),
             Optional.empty(),
             inARow,
             Optional.empty(),
@@ -263,6 +290,7 @@ final class TestLot {
         part.planned(),
         skipped || staysOn.isPresent(),
         staysOn,
+        part.putInto(),
         part.inARow(),
         part.venueId(),
         purpose,
