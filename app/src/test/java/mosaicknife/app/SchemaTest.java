@@ -65,6 +65,9 @@ public class SchemaTest extends WithDatabase {
       {"a tolerance of half", "update dish set tolerance = 0.5"},
       {"a plate of no form", "update dish set serving_form = 'HEAPED'"},
       {"no fish on a plate", "update dish set serving_count = 0"},
+      {"half a portion of a part", "update lot_part set portion_mg = 170000"},
+      {"a part put into itself", "update lot_part set put_into = slot where not skipped"},
+      {"pre-work of nothing", "insert into pre_work values (1, 'head', 'X', 1, now())"},
       {"half a portion of a lot", "update lot set portion_mg = 170000, serving_form = null"},
       {
         "two dishes of one name at one venue",

@@ -20,7 +20,9 @@ import mosaicknife.core.cost.Costing;
 import mosaicknife.core.cost.Costing.PartCost;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotPortions;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -36,6 +38,7 @@ import mosaicknife.core.quantity.Mass;
  * @param ladder the rungs from purchase to plate
  * @param methods the methods beside each other
  * @param fillets the whole portions inside each main cut
+ * @param dishes the plates of each dish, where the fish goes to several
  * @param parts what each part carries
  * @param yields the yields on each basis
  * @param usable the usable yield as text
@@ -49,6 +52,7 @@ record CostView(
     List<RungRow> ladder,
     List<MethodRow> methods,
     List<FilletRow> fillets,
+    List<DishRow> dishes,
     List<PartRow> parts,
     List<YieldRow> yields,
     String usable,
@@ -89,11 +93,35 @@ record CostView(
   /** The yields on one basis. */
   record YieldRow(String basis, String mass, String mains, boolean estimated, String how) {}
 
+  /** What one dish takes of the fish, and what a plate of it costs. */
+  record DishRow(String dish, String serving, long plates, String mass, String cost) {}
+
+  /** Only where the fish goes to several dishes: with one the answer is the same. */
+  private static List<DishRow> dishes(LotSheet sheet, Optional<CostSheet> costs, Formats formats) {
+    List<LotPortions.OfDish> all = sheet.plates().byDish();
+    return all.size() < 2
+        ? List.of()
+        : all.stream()
+            .map(
+                dish ->
+                    new DishRow(
+                        dish.dish(),
+                        formats.serving(dish.portions().serving()),
+                        dish.portions().count(),
+                        formats.mass(dish.mass()),
+                        costs
+                            .filter(c -> dish.portions().count() > 0)
+                            .map(c -> c.ofMains(dish.mass()).dividedBy(dish.portions().count()))
+                            .map(formats::money)
+                            .orElse("–")))
+            .toList();
+  }
+
   static CostView of(LotSheet sheet, ExactMoney labourPerHour, Formats formats) {
     Optional<CostSheet> costs = sheet.costs(sheet.lot().costingMethod());
     Yields yields = Yields.of(sheet.breakdown(), sheet.lot().species());
     return new CostView(
-        costs.map(c -> answer(c, formats)),
+        costs.map(c -> answer(c, sheet, formats)),
         sheet
             .plate(labourPerHour)
             .map(plate -> PlateLines.of(plate, !sheet.portions().isEstimated(), formats)),
@@ -104,13 +132,14 @@ record CostView(
             .toList(),
         methods(sheet, formats),
         fillets(sheet.portions(), formats),
+        dishes(sheet, costs, formats),
         parts(sheet.breakdown(), costs, formats),
         yields(sheet.breakdown(), yields, formats),
         formats.percent(yields.usable()),
         formats.percent(yields.totalUse()));
   }
 
-  private static PortionCost answer(CostSheet costs, Formats formats) {
+  private static PortionCost answer(CostSheet costs, LotSheet sheet, Formats formats) {
     WholePortions portions = costs.portions();
     Costing costing = costs.costing();
     return new PortionCost(
@@ -123,7 +152,7 @@ record CostView(
         formats.fineMoney(costs.portionByWeight()),
         portions.count(),
         portions.isEstimated(),
-        formats.serving(portions.serving()),
+        served(sheet, formats),
         portions.over().isPositive() ? formats.mass(portions.over()) : "",
         formats.price(costs.ediblePrice()),
         costs
@@ -133,6 +162,14 @@ record CostView(
         formats.money(costing.onMains()),
         costing.credit().isPositive() ? formats.money(costing.credit()) : "",
         costing.excess().isPositive() ? formats.money(costing.excess()) : "");
+  }
+
+  private static String served(LotSheet sheet, Formats formats) {
+    List<Serving> servings =
+        sheet.plates().byDish().stream().map(dish -> dish.portions().serving()).distinct().toList();
+    return servings.size() == 1
+        ? formats.serving(servings.get(0))
+        : formats.say("cost.said.each-as-its-dish-says");
   }
 
   private static RungRow rung(CostLadder.Rung rung, Optional<CostSheet> costs, Formats formats) {
@@ -165,11 +202,7 @@ record CostView(
               .filter(credit -> credit.isPositive())
               .map(credit -> formats.say("cost.said.after-a-credit-of", credit))
               .orElse(formats.say("cost.said.edible-portion"));
-      case PORTIONS ->
-          costs
-              .map(CostSheet::portions)
-              .map(p -> "%d, %s".formatted(p.count(), formats.serving(p.serving())))
-              .orElse("");
+      case PORTIONS -> costs.map(CostSheet::portions).map(p -> Long.toString(p.count())).orElse("");
     };
   }
 

@@ -107,8 +107,7 @@ record CutPlanView(
       Formats formats) {
 
     private Plate plate(CutPlan plan) {
-      Lot lot = sheet.lot();
-      return plan.plate(lot.serving(), lot.cost().total(), labourPerHour);
+      return sheet.plates().planned(plan, labourPerHour);
     }
   }
 
@@ -145,9 +144,9 @@ record CutPlanView(
     if (sheet.isCounted()) {
       return (sheet.portions().isEstimated() ? "≈ " : "") + sheet.portions().count();
     }
-    Counts odds = sheet.odds();
-    int least = odds.quantile(SELDOM_FEWER);
-    int most = odds.quantile(1 - SELDOM_FEWER);
+    Optional<Counts> odds = sheet.plates().odds();
+    int least = odds.map(counts -> counts.quantile(SELDOM_FEWER)).orElse(0);
+    int most = odds.map(counts -> counts.quantile(1 - SELDOM_FEWER)).orElse(0);
     return least == most
         ? source.formats().say("cutplan.said.plates", plate.portions())
         : source.formats().say("cutplan.said.plates-between", plate.portions(), least, most);

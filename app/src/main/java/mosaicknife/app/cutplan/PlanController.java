@@ -196,7 +196,7 @@ class PlanController {
   String portion(@PathVariable long id, ServingForm typed, RedirectAttributes later) {
     try {
       Serving before = lots.get(id).serving();
-      lots.serve(
+      purposes.serve(
           id, typed.understood(before.tolerance(), before.filled(), houses.house().formats()));
     } catch (Refusal | QuantityFormatException refusal) {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {

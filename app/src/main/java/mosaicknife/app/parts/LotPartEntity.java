@@ -1,6 +1,7 @@
 package mosaicknife.app.parts;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -15,12 +16,14 @@ import java.time.LocalDate;
 import java.util.Currency;
 import java.util.Locale;
 import java.util.Optional;
+import mosaicknife.app.shared.StoredServing;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.Part;
 import mosaicknife.core.plan.Pieces;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -55,6 +58,8 @@ class LotPartEntity {
 
   @Column(name = "stays_on")
   private String staysOn;
+
+  @Embedded private StoredServing serving;
 
   @Column(name = "put_into")
   private String putInto;
@@ -116,6 +121,7 @@ class LotPartEntity {
     part.purpose = Pieces.inherited(fromKind, from.purpose(), kind).orElse(null);
     if (part.purpose != null && part.purpose == from.purpose) {
       part.becomes = from.becomes;
+      part.serving = from.serving;
       part.venueId = from.venueId;
     }
     return part;
@@ -126,6 +132,7 @@ class LotPartEntity {
     LotPartEntity part = piece(from, kind, number, "%ss of %s");
     part.slot = kind.code() + "-of-" + from.slot;
     part.inARow = true;
+    part.serving = from.serving;
     part.purpose = Purpose.PLATE;
     part.becomes = from.purpose == Purpose.PLATE ? from.becomes : "";
     part.venueId = from.venueId;
@@ -233,6 +240,7 @@ class LotPartEntity {
         purpose(),
         becomes,
         value(currency),
+        Optional.ofNullable(serving).map(StoredServing::serving),
         held(),
         version);
   }
@@ -247,6 +255,11 @@ class LotPartEntity {
     putInto = other.slot;
     assign(Purpose.PLATE, new Use(other.becomes, Optional.empty(), Optional.empty()));
     venueId = other.venueId;
+  }
+
+  /** What its dish calls a portion; null leaves it to the lot. */
+  void serve(Serving wanted) {
+    serving = wanted == null ? null : StoredServing.of(wanted);
   }
 
   void takeOut() {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
+import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
@@ -16,6 +17,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Part;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -112,11 +114,25 @@ public class PurposeAssigner {
     events.publishEvent(new LotChanged(lotId));
   }
 
-  /** A lot is portioned as the dish is that its flesh goes to. */
+  /** A part is portioned as the dish is that it goes to, and the lot as its last one. */
   private void portion(LotPartEntity part) {
-    LotRules.dishOf(known(part))
-        .flatMap(dishes::find)
-        .ifPresent(dish -> lots.serve(part.lotId(), dish.serving()));
+    Optional<Serving> serving =
+        LotRules.dishOf(known(part)).flatMap(dishes::find).map(Dish::serving);
+    part.serve(serving.orElse(null));
+    serving.ifPresent(portion -> lots.serve(part.lotId(), portion));
+  }
+
+  /**
+   * Chooses what one portion of a lot is, whatever dishes its parts go to.
+   *
+   * @param lotId the lot number
+   * @param serving the portion
+   * @throws Refusal if the lot is closed or the portion cannot be one
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void serve(long lotId, Serving serving) {
+    lots.serve(lotId, serving);
+    parts.findByLotIdInOrderByNumber(List.of(lotId)).forEach(part -> part.serve(null));
   }
 
   /** Who may not see what a part is worth neither sets it nor wipes it. */

@@ -7,6 +7,7 @@
  *
  * <p>Read in this order: {@link mosaicknife.core.anatomy.PartKind}, {@link
  * mosaicknife.core.anatomy.BodyPlan}, {@link mosaicknife.core.anatomy.Species}, {@link
- * mosaicknife.core.anatomy.State}, {@link mosaicknife.core.anatomy.Purpose}.
+ * mosaicknife.core.anatomy.State}, {@link mosaicknife.core.anatomy.Purpose}; for pictures {@link
+ * mosaicknife.core.anatomy.Portrait}.
  */
 package mosaicknife.core.anatomy;

@@ -113,6 +113,16 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
   }
 
   /**
+   * Returns what some of the main cuts carry, by their mass.
+   *
+   * @param some the mass of those cuts
+   * @return their share of what the main cuts carry
+   */
+  public ExactMoney ofMains(Mass some) {
+    return costing.onMains().multipliedBy(some.dividedBy(mains));
+  }
+
+  /**
    * Returns what a portion costs with the whole portions that really lie inside the fillets.
    *
    * @return the cost by portions cut; empty if not one whole portion fits

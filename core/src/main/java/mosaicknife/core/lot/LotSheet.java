@@ -1,6 +1,5 @@
 package mosaicknife.core.lot;
 
-import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -14,7 +13,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
-import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.FishTiles;
@@ -24,18 +22,14 @@ import mosaicknife.core.breakdown.Knowledge;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.Reconciliation;
 import mosaicknife.core.breakdown.ScaleError;
-import mosaicknife.core.buying.Counts;
-import mosaicknife.core.buying.FishPortions;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.Pieces;
-import mosaicknife.core.portion.Serving;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -64,12 +58,6 @@ public record LotSheet(
     HouseNorms norms) {
 
   private static final Optional<Purpose> PLATE = Optional.of(Purpose.PLATE);
-
-  /** More plates than this are not told apart. */
-  private static final int MOST_PLATES = 2_000;
-
-  /** How far off a fish is that was weighed. */
-  private static final double KNOWN = 0.005;
 
   /** Copies the parts. */
   public LotSheet {
@@ -545,44 +533,21 @@ public record LotSheet(
   }
 
   /**
-   * Returns the whole portions inside the main cuts weighed so far.
+   * Returns the plates of the lot, planned and counted.
    *
-   * @return the plates by what the lot's dish calls a portion
+   * @return what can be asked of them
    */
-  public WholePortions portions() {
-    List<Node.Leaf> served =
-        breakdown.mains().stream()
-            .filter(leaf -> partOf(leaf).filter(p -> p.part().putInto().isPresent()).isEmpty())
-            .toList();
-    return WholePortions.in(served, lot.serving(), this::eaten, leaf -> LeafId.slotOf(leaf.id()));
+  public LotPortions plates() {
+    return new LotPortions(this);
   }
 
   /**
-   * Returns how many plates the fish may give before its main cuts are weighed, by the plan: fish
-   * of a kind differ, and two sides of one fish do.
+   * Returns the whole portions inside the main cuts weighed so far.
    *
-   * @return how probable each number is
+   * @return the plates by what each part's dish calls a portion
    */
-  public Counts odds() {
-    List<Mass> known = lot.fish() == 1 ? List.of(lot.purchased()) : lot.each();
-    Counts plates = Counts.exactly(0);
-    if (known.isEmpty() || lot.serving().form() != Serving.Form.SLICES) {
-      Mass mean = CutPlan.meanOf(lot.purchased(), lot.fish());
-      double apart = lot.fish() == 1 ? KNOWN : 2 * norms.sizes();
-      return portionsOf(mean, apart).of(lot.fish(), MOST_PLATES);
-    }
-    for (Mass fish : known) {
-      plates = plates.plus(portionsOf(fish, KNOWN).perFish(), MOST_PLATES);
-    }
-    return plates;
-  }
-
-  private FishPortions portionsOf(Mass fish, double apart) {
-    SizeGrade grade =
-        new SizeGrade(
-            fish.multipliedBy(Fraction.ofEstimate(1 - apart), RoundingMode.HALF_EVEN),
-            fish.multipliedBy(Fraction.ofEstimate(1 + apart), RoundingMode.HALF_EVEN));
-    return FishPortions.of(plan.mainCuts(), grade, lot.serving(), norms.sides());
+  public WholePortions portions() {
+    return plates().counted();
   }
 
   /**
@@ -592,31 +557,6 @@ public record LotSheet(
    */
   public boolean isCounted() {
     return !breakdown.mains().isEmpty() && mainsToCome().isEmpty();
-  }
-
-  /** What is eaten of each piece: without bones and head, and as unequal as the fish were. */
-  private List<Mass> eaten(Node.Leaf leaf) {
-    Fraction edible =
-        planned(LeafId.slotOf(leaf.id()))
-            .filter(part -> leaf.kind().is(PartKind.Trait.EATEN_IN_PART))
-            .map(part -> part.edible().dividedBy(part.mass()))
-            .orElse(Fraction.ONE);
-    List<Mass> pieces =
-        leaf.pieces() == lot.each().size()
-            ? lot.shared(leaf.mass())
-            : WholePortions.equalPieces(leaf);
-    Fraction with = edible.plus(putBackInto(leaf));
-    return pieces.stream().map(piece -> piece.multipliedBy(with, RoundingMode.HALF_EVEN)).toList();
-  }
-
-  /** What was put back into a part, as a fraction of it. */
-  private Fraction putBackInto(Node.Leaf leaf) {
-    return partOf(leaf)
-        .map(
-            part ->
-                Mass.total(backIn(part).stream().map(LotPart::mass).toList())
-                    .dividedBy(part.mass()))
-        .orElse(Fraction.ZERO);
   }
 
   /**

@@ -4,6 +4,7 @@ import java.util.Optional;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**
@@ -24,6 +25,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param purpose what it is for
  * @param becomes what becomes of it, possibly empty
  * @param value what the house would pay for it
+ * @param serving what the dish it goes to calls a portion; empty without one
  * @param held where it is held
  * @param version counts changes of its purpose, so that a stale page is noticed
  */
@@ -43,6 +45,7 @@ public record Part(
     Optional<Purpose> purpose,
     String becomes,
     Optional<UnitPrice> value,
+    Optional<Serving> serving,
     Optional<Held> held,
     int version) {
 
@@ -52,6 +55,7 @@ public record Part(
     Check.text(name, "name");
     Check.notNull(kind, "kind");
     Check.notNull(purpose, "purpose");
+    Check.notNull(serving, "serving");
     Check.that(
         skipped || staysOn.isEmpty(), "Expected a part that stays on another to be left out");
     Check.that(

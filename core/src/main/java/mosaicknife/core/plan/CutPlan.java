@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
@@ -471,7 +472,29 @@ public record CutPlan(
    * @return the plate
    */
   public Plate plate(Serving serving, ExactMoney lot, ExactMoney labourPerHour) {
-    long portions = serving.plates(cuts());
+    return plate(slot -> serving, lot, labourPerHour);
+  }
+
+  /**
+   * Works out portions and the cost of a plate, where parts go to several dishes.
+   *
+   * @param servingOf what one portion of a part is
+   * @param lot what the lot costs
+   * @param labourPerHour what an hour of work costs
+   * @return the plate; its cost is the mean of all dishes
+   */
+  public Plate plate(
+      Function<PartSlot, Serving> servingOf, ExactMoney lot, ExactMoney labourPerHour) {
+    Map<Serving, List<List<Mass>>> byServing = new LinkedHashMap<>();
+    parts.forEach(
+        part ->
+            byServing
+                .computeIfAbsent(servingOf.apply(part.slot()), serving -> new ArrayList<>())
+                .addAll(cutsOf(part)));
+    long portions = 0;
+    for (Map.Entry<Serving, List<List<Mass>>> ofDish : byServing.entrySet()) {
+      portions += ofDish.getKey().plates(ofDish.getValue());
+    }
     return new Plate(
         portions,
         portions == 0
@@ -480,15 +503,14 @@ public record CutPlan(
                 PlateCost.of(lot.dividedBy(portions), labour(labourPerHour).dividedBy(portions))));
   }
 
-  /** What is eaten of each cut, fish by fish. */
-  private List<List<Mass>> cuts() {
+  /** What is eaten of each cut of a part, fish by fish. */
+  private List<List<Mass>> cutsOf(Planned part) {
     Mass all = Mass.total(fish.each());
     List<Fraction> shares =
         fish.each().isEmpty()
             ? Collections.nCopies(fish.count(), Fraction.of(1, fish.count()))
             : fish.each().stream().map(one -> one.dividedBy(all)).toList();
-    return parts.stream()
-        .flatMap(this::eaten)
+    return eaten(part)
         .filter(Mass::isPositive)
         .map(cut -> shares.stream().map(s -> cut.multipliedBy(s, RoundingMode.DOWN)).toList())
         .toList();

@@ -7,6 +7,7 @@
  *
  * <p>Read in this order: {@link mosaicknife.core.plan.CuttingOption}, {@link
  * mosaicknife.core.plan.CuttingOptions}, {@link mosaicknife.core.plan.CutPlan}, {@link
- * mosaicknife.core.plan.PreWork}, {@link mosaicknife.core.plan.Guide}.
+ * mosaicknife.core.plan.Pieces}, {@link mosaicknife.core.plan.PreWork}, {@link
+ * mosaicknife.core.plan.Guide}.
  */
 package mosaicknife.core.plan;

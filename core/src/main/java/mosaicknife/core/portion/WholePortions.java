@@ -104,6 +104,20 @@ public record WholePortions(Serving serving, List<Inside> fillets, long count) {
   }
 
   /**
+   * Takes the portions of several dishes together.
+   *
+   * @param serving what the most of them call a portion
+   * @param all the portions of each
+   * @return all of them
+   */
+  public static WholePortions together(Serving serving, List<WholePortions> all) {
+    return new WholePortions(
+        serving,
+        all.stream().flatMap(portions -> portions.fillets().stream()).toList(),
+        all.stream().mapToLong(WholePortions::count).sum());
+  }
+
+  /**
    * Takes a part as equal pieces.
    *
    * @param part the part

@@ -14,11 +14,13 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.buying.Counts;
+import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CuttingOption;
 import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.portion.Serving;
+import mosaicknife.core.portion.Serving.Form;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.DataProvider;
@@ -97,6 +99,7 @@ public class ButchersWayTest {
                 Optional.empty(),
                 Optional.empty(),
                 "",
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 0));
@@ -264,7 +267,7 @@ public class ButchersWayTest {
     ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
     long planned =
         sheet.plan().plate(sheet.lot().serving(), sheet.lot().cost().total(), hour).portions();
-    Counts odds = sheet.odds();
+    Counts odds = sheet.plates().odds().orElseThrow();
     assertTrue(odds.quantile(0.1) <= planned && planned <= odds.quantile(0.9) + 1);
     assertTrue(odds.quantile(0.9) > odds.quantile(0.1), "fish of a kind differ");
     // whoever buys by the fish, shared or counted, never has fewer than one
@@ -285,8 +288,12 @@ public class ButchersWayTest {
             .portion("130")
             .sheet();
     // the small ones give none, the large one one or two from each side
-    assertTrue(sheet.odds().below(1) < 0.1, "" + sheet.odds());
-    assertTrue(sheet.odds().quantile(0.9) <= 4, "" + sheet.odds());
+    assertTrue(
+        sheet.plates().odds().orElseThrow().below(1) < 0.1,
+        "" + sheet.plates().odds().orElseThrow());
+    assertTrue(
+        sheet.plates().odds().orElseThrow().quantile(0.9) <= 4,
+        "" + sheet.plates().odds().orElseThrow());
   }
 
   @Test
@@ -328,5 +335,37 @@ public class ButchersWayTest {
     assertEquals(
         weighed.mayGoInto(weighed.find("roe-of-guts").orElseThrow()),
         List.of(weighed.find("butterflied").orElseThrow()));
+  }
+
+  @Test
+  public void twoDishesOfOneFishHaveTheirOwnPortionsAndShareItsCost() {
+    Serving large = Serving.slices(Mass.ofGrams(200));
+    Serving small = new Serving(Form.PIECES, Mass.ofGrams(600), 0.3, 1, false);
+    TestLot lot =
+        new TestLot("hake", State.GUTTED, 1, "2.9", "")
+            .portion("180")
+            .dish("fillet-left", "Hake, brown butter", large)
+            .dish("fillet-right", "Half a hake to share", small);
+    LotSheet before = lot.sheet();
+    ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
+    assertEquals(before.plates().odds(), Optional.empty(), "two dishes, no one number of odds");
+    long left = expected(before, "fillet-left").milligrams() / 1000;
+    assertEquals(
+        before.plates().planned(before.plan(), hour).portions(), left / 200 + 1, "planned");
+    for (LotPart part : before.parts()) {
+      lot.weigh(part.slot(), 1, 0, part.expected().orElseThrow());
+    }
+    LotSheet sheet = lot.sheet();
+    assertEquals(sheet.portions().count(), left / 200 + 1, "counted");
+    List<LotPortions.OfDish> dishes = sheet.plates().byDish();
+    assertEquals(
+        dishes.stream().map(LotPortions.OfDish::dish).toList(),
+        List.of("Hake, brown butter", "Half a hake to share"));
+    assertEquals(dishes.get(0).portions().count(), left / 200);
+    assertEquals(dishes.get(1).portions().count(), 1);
+    CostSheet costs = sheet.costs(sheet.lot().costingMethod()).orElseThrow();
+    ExactMoney both = costs.ofMains(dishes.get(0).mass()).plus(costs.ofMains(dishes.get(1).mass()));
+    assertEquals(
+        both.amount().doubleValue(), costs.costing().onMains().amount().doubleValue(), 1e-9);
   }
 }

@@ -93,6 +93,7 @@ final class TestLot {
               "",
               Optional.empty(),
               Optional.empty(),
+              Optional.empty(),
               0));
     }
     return this;
@@ -206,6 +207,7 @@ final class TestLot {
                 Optional.of(Purpose.PLATE),
                 part.becomes(),
                 part.value(),
+                part.serving(),
                 part.held(),
                 part.version()));
   }
@@ -240,6 +242,7 @@ final class TestLot {
             "",
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             0));
     return this;
   }
@@ -253,6 +256,32 @@ final class TestLot {
   TestLot portion(String grams) {
     portion = Optional.of(Serving.slices(Mass.ofGrams(Long.parseLong(grams))));
     return this;
+  }
+
+  /** A part goes to a dish with a portion of its own. */
+  TestLot dish(String slot, String dish, Serving serving) {
+    return change(
+        slot,
+        part ->
+            new Part(
+                part.id(),
+                part.slot(),
+                part.number(),
+                part.name(),
+                part.kind(),
+                part.parentId(),
+                part.planned(),
+                part.skipped(),
+                part.staysOn(),
+                part.putInto(),
+                part.inARow(),
+                part.venueId(),
+                Optional.of(Purpose.PLATE),
+                dish,
+                part.value(),
+                Optional.of(serving),
+                part.held(),
+                part.version()));
   }
 
   TestLot inspected(Inspection seen) {
@@ -296,6 +325,7 @@ final class TestLot {
         purpose,
         part.becomes(),
         part.value(),
+        part.serving(),
         part.held(),
         part.version());
   }
