@@ -280,6 +280,16 @@ class BenchController {
         });
   }
 
+  /** A change of the list of parts. */
+  private String listed(Reply answer, Runnable work) {
+    return change(
+        answer,
+        () -> {
+          work.run();
+          return words.say("bench.said.the-list-of-parts-was");
+        });
+  }
+
   /** Leaves a part on another: one weight for both. */
   @PostMapping("/bench/{id}/stay")
   String stay(
@@ -288,12 +298,7 @@ class BenchController {
       @RequestParam String on,
       @RequestParam(defaultValue = "1") int fish,
       Reply answer) {
-    return change(
-        answer.at(id, Optional.empty(), fish),
-        () -> {
-          parts.stayOn(id, part, on);
-          return words.say("bench.said.the-list-of-parts-was");
-        });
+    return listed(answer.at(id, Optional.empty(), fish), () -> parts.stayOn(id, part, on));
   }
 
   /** Puts a weighed part back into another: it is served with it. */
@@ -301,15 +306,11 @@ class BenchController {
   String putBack(
       @PathVariable long id,
       @RequestParam String part,
-      @RequestParam String into,
+      @RequestParam(defaultValue = "") String into,
       @RequestParam(defaultValue = "1") int fish,
       Reply answer) {
-    return change(
-        answer.at(id, Optional.empty(), fish),
-        () -> {
-          parts.putBack(id, part, into);
-          return words.say("bench.said.the-list-of-parts-was");
-        });
+    Optional<String> other = Optional.of(into).filter(slot -> !slot.isEmpty());
+    return listed(answer.at(id, Optional.empty(), fish), () -> parts.putBack(id, part, other));
   }
 
   /** Moves a weight that was booked on the wrong row. */
@@ -335,12 +336,7 @@ class BenchController {
       @RequestParam String part,
       @RequestParam(defaultValue = "1") int fish,
       Reply answer) {
-    return change(
-        answer.at(id, Optional.empty(), fish),
-        () -> {
-          parts.skipOrExpect(id, part);
-          return words.say("bench.said.the-list-of-parts-was");
-        });
+    return listed(answer.at(id, Optional.empty(), fish), () -> parts.skipOrExpect(id, part));
   }
 
   @PostMapping("/bench/{id}/tare")

@@ -216,9 +216,10 @@ class PlanController {
   String pieces(
       @PathVariable long id,
       @PathVariable String slot,
-      @RequestParam List<String> kind,
+      @RequestParam(defaultValue = "") List<String> kind,
+      @RequestParam(defaultValue = "") List<String> without,
       RedirectAttributes later) {
-    return change(id, "#tile-" + slot, later, () -> pieces.cutOrNot(id, slot, kind));
+    return change(id, "#tile-" + slot, later, () -> pieces.cut(id, slot, kind, without));
   }
 
   @PostMapping("/plan/{id}/usual")

@@ -300,6 +300,7 @@ public class LotRegister {
     if (!target.equals(before.target())) {
       Refusal.ifFound(LotRules.portion(target));
       lot.serve(before.of(target));
+      events.publishEvent(new PortionTyped(id));
     }
   }
 
@@ -310,7 +311,7 @@ public class LotRegister {
    * @param serving the portion, of 5 g to 5 kg
    * @throws Refusal if the lot is closed or the portion cannot be one
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('DECIDE_PURPOSE', 'RECEIVE')")
   public void serve(long id, Serving serving) {
     Refusal.ifFound(LotRules.portion(serving.target()));
     checkOpen(id);

@@ -230,23 +230,23 @@ public class LotParts {
 
   /**
    * Puts a part back into another after it was weighed, such as roe into a butterflied fish: it is
-   * served with it. Put there a second time it is taken out again.
+   * served with it.
    *
    * @param lotId the lot number
    * @param slot the part
-   * @param into the part it is put into
+   * @param into the part it is put into; empty to take it out again
    * @throws Refusal if it was not weighed, may not be eaten, or the other is not for the plate
    */
   @PreAuthorize("hasAuthority('WEIGH')")
-  public void putBack(long lotId, String slot, String into) {
+  public void putBack(long lotId, String slot, Optional<String> into) {
     lots.checkOpen(lotId);
     LotPartEntity part = part(lotId, slot);
-    LotPartEntity other = part(lotId, into);
-    Currency money = lots.get(lotId).price().perKilogram().currency();
-    Part itself = part.toPart(kind(part), money);
-    if (itself.putInto().filter(other.slot()::equals).isPresent()) {
+    if (into.isEmpty()) {
       part.takeOut();
     } else {
+      LotPartEntity other = part(lotId, into.get());
+      Currency money = lots.get(lotId).price().perKilogram().currency();
+      Part itself = part.toPart(kind(part), money);
       boolean isWeighed = weighed.isWeighed(part.id());
       Refusal.ifFound(LotRules.puttingBack(itself, isWeighed, other.toPart(kind(other), money)));
       part.putInto(other);

@@ -47,16 +47,17 @@ public class PiecePlanner {
   }
 
   /**
-   * Plans that a part, and with it every part of its kind, is cut into pieces; pieces that are
-   * planned already are taken back. What was weighed stays.
+   * Plans that a part, and with it every part of its kind, is cut into pieces, or is not. What was
+   * weighed stays.
    *
    * @param lotId the lot number
    * @param slot the part
-   * @param kinds the kinds of the pieces
+   * @param kinds the kinds of the pieces that are to be cut
+   * @param without the kinds of the pieces that are not
    * @throws Refusal if the lot is closed, it cannot be cut so, or there are too many parts
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
-  public void cutOrNot(long lotId, String slot, List<String> kinds) {
+  public void cut(long lotId, String slot, List<String> kinds, List<String> without) {
     lots.checkOpen(lotId);
     List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));
     LotPartEntity first =
@@ -70,11 +71,9 @@ public class PiecePlanner {
             .filter(part -> part.kind().equals(first.kind()) && !part.isSkipped())
             .filter(part -> part.parentId().equals(first.parentId()))
             .toList();
-    if (wanted.stream().allMatch(kind -> find(all, first, kind).isPresent())) {
-      alike.forEach(part -> takeBack(all, part, wanted));
-    } else {
-      cut(all, alike, wanted);
-    }
+    List<PartKind> unwanted = without.stream().map(kind -> pieceOf(first, kind)).toList();
+    alike.forEach(part -> takeBack(all, part, unwanted));
+    cut(all, alike, wanted);
     events.publishEvent(new LotChanged(lotId));
   }
 

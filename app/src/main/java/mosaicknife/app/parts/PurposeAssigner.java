@@ -10,6 +10,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.lot.PortionTyped;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -20,6 +21,7 @@ import mosaicknife.core.lot.Part;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -115,7 +117,7 @@ public class PurposeAssigner {
   }
 
   /** A part is portioned as the dish is that it goes to, and the lot as its last one. */
-  private void portion(LotPartEntity part) {
+  void portion(LotPartEntity part) {
     Optional<Serving> serving =
         LotRules.dishOf(known(part)).flatMap(dishes::find).map(Dish::serving);
     part.serve(serving.orElse(null));
@@ -132,7 +134,12 @@ public class PurposeAssigner {
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void serve(long lotId, Serving serving) {
     lots.serve(lotId, serving);
-    parts.findByLotIdInOrderByNumber(List.of(lotId)).forEach(part -> part.serve(null));
+    typed(new PortionTyped(lotId));
+  }
+
+  @EventListener
+  void typed(PortionTyped event) {
+    parts.findByLotIdInOrderByNumber(List.of(event.lotId())).forEach(part -> part.serve(null));
   }
 
   /** Who may not see what a part is worth neither sets it nor wipes it. */

@@ -33,6 +33,7 @@ public class WayKeeper {
 
   private final WayRepository ways;
   private final LotPartRepository parts;
+  private final PurposeAssigner purposes;
   private final PiecePlanner pieces;
   private final PartLayout layout;
   private final WeighedParts weighed;
@@ -44,6 +45,7 @@ public class WayKeeper {
   WayKeeper(
       WayRepository ways,
       LotPartRepository parts,
+      PurposeAssigner purposes,
       PiecePlanner pieces,
       PartLayout layout,
       WeighedParts weighed,
@@ -53,6 +55,7 @@ public class WayKeeper {
       Clock clock) {
     this.ways = ways;
     this.parts = parts;
+    this.purposes = purposes;
     this.pieces = pieces;
     this.layout = layout;
     this.weighed = weighed;
@@ -179,6 +182,7 @@ public class WayKeeper {
       if (fate != null && part.purpose().isEmpty()) {
         part.assign(fate.purpose(), new Use(fate.becomes(), Optional.empty(), Optional.empty()));
         part.sendTo(fate.venue() == 0 ? null : fate.venue());
+        purposes.portion(part);
       }
     }
     pieces.cutAs(lot.id(), way.pieces());

@@ -175,7 +175,9 @@ public class PlanPagesTest extends WithPages {
     assertEquals(numbers, List.of(loin + 1, loin + 2, loin + 3), "each piece after its loin");
     long strips = sheets.get(lot).parts().stream().map(LotPart::name).distinct().count();
     assertEquals(strips, sheets.get(lot).parts().size(), "every name is of one part only");
-    follow("ines", "/plan/" + lot + "/parts/loin-top-left/pieces", "kind", "back-strip");
+    follow("ines", "/plan/" + lot + "/parts/loin-top-left/pieces", usual);
+    assertEquals(pieces(lot), 12, "a double tap is one");
+    follow("ines", "/plan/" + lot + "/parts/loin-top-left/pieces", "without", "back-strip");
     assertEquals(pieces(lot), 8, "taken back of all four");
     var refused = send("ines", "/plan/" + lot + "/parts/head/pieces", "kind", "fillet");
     assertEquals(refused.getStatus(), 302);
@@ -186,6 +188,9 @@ public class PlanPagesTest extends WithPages {
   public void theOrderAFishCameApartInAndItsPiecesBecomeTheHousesWay() throws Exception {
     long lot = receive("yellowfin", State.GUTTED, 1, "30");
     follow("ines", "/plan/" + lot + "/parts/loin-top-left/pieces", "kind", "eye-of-loin");
+    Dish dish =
+        dishes.all().stream().filter(d -> d.fish().contains("albacore")).findFirst().orElseThrow();
+    assign(lot, "loin-top-right", "purpose", "PLATE", "becomes", dish.name());
     weigh(lot, "loin-bottom-left", "2.5 kg");
     weigh(lot, "loin-top-left", "3.5 kg");
     weigh(lot, "head", "5 kg");
@@ -195,6 +200,8 @@ public class PlanPagesTest extends WithPages {
         sheets.get(next).parts().stream().filter(p -> p.planned()).map(LotPart::slot).toList();
     assertEquals(order.subList(0, 3), List.of("loin-bottom-left", "loin-top-left", "head"));
     assertEquals(pieces(next), 4, "an eye out of each loin");
+    assertEquals(part(next, "loin-top-right").part().serving(), Optional.of(dish.serving()));
+    assertEquals(sheets.get(next).lot().portioned(), Optional.of(dish.serving()));
     assertEquals(part(next, "loin-bottom-left").number(), 1);
     // an answer changed before the first weight keeps the order
     choose(next, "collar", "head");

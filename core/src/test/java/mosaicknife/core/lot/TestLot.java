@@ -191,25 +191,14 @@ final class TestLot {
     return change(
         slot,
         part ->
-            new Part(
-                part.id(),
-                part.slot(),
-                part.number(),
-                part.name(),
-                part.kind(),
-                part.parentId(),
-                part.planned(),
+            with(
+                part,
                 false,
                 Optional.empty(),
                 Optional.of(into),
-                part.inARow(),
-                part.venueId(),
                 Optional.of(Purpose.PLATE),
                 part.becomes(),
-                part.value(),
-                part.serving(),
-                part.held(),
-                part.version()));
+                part.serving()));
   }
 
   /** A piece of a part, before anything is weighed of either. */
@@ -263,25 +252,14 @@ final class TestLot {
     return change(
         slot,
         part ->
-            new Part(
-                part.id(),
-                part.slot(),
-                part.number(),
-                part.name(),
-                part.kind(),
-                part.parentId(),
-                part.planned(),
+            with(
+                part,
                 part.skipped(),
                 part.staysOn(),
                 part.putInto(),
-                part.inARow(),
-                part.venueId(),
                 Optional.of(Purpose.PLATE),
                 dish,
-                part.value(),
-                Optional.of(serving),
-                part.held(),
-                part.version()));
+                Optional.of(serving)));
   }
 
   TestLot inspected(Inspection seen) {
@@ -309,6 +287,24 @@ final class TestLot {
 
   private static Part with(
       Part part, boolean skipped, Optional<String> staysOn, Optional<Purpose> purpose) {
+    return with(
+        part,
+        skipped || staysOn.isPresent(),
+        staysOn,
+        part.putInto(),
+        purpose,
+        part.becomes(),
+        part.serving());
+  }
+
+  private static Part with(
+      Part part,
+      boolean skipped,
+      Optional<String> staysOn,
+      Optional<String> putInto,
+      Optional<Purpose> purpose,
+      String becomes,
+      Optional<Serving> serving) {
     return new Part(
         part.id(),
         part.slot(),
@@ -317,15 +313,15 @@ final class TestLot {
         part.kind(),
         part.parentId(),
         part.planned(),
-        skipped || staysOn.isPresent(),
+        skipped,
         staysOn,
-        part.putInto(),
+        putInto,
         part.inARow(),
         part.venueId(),
         purpose,
-        part.becomes(),
+        becomes,
         part.value(),
-        part.serving(),
+        serving,
         part.held(),
         part.version());
   }
