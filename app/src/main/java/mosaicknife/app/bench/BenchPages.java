@@ -27,7 +27,6 @@ import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.ScaleView;
 import mosaicknife.app.weighing.TallyMender;
 import mosaicknife.app.weighing.WorkShift;
-import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.Node;
@@ -188,7 +187,7 @@ class BenchPages {
     return new Moves(
         sheet.mayBeInstead(part, fishNo),
         sheet.mayStayOn(part),
-        part.kind().nature() == PartClass.BY_PRODUCT ? sheet.mayGoInto(part) : List.of(),
+        sheet.mayGoInto(part),
         sheet.mayBeCut(part) ? catalogue.now().cutFrom(part.kind()) : List.of(),
         sheet.cutBefore(part));
   }

@@ -10,6 +10,8 @@ import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.portion.Serving;
+import mosaicknife.core.quantity.Mass;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -61,6 +63,8 @@ class DemoPlans {
                     Purpose.PLATE,
                     "plaice fillets, brown shrimps",
                     Optional.empty()));
+    // two of its four fillets are a plate
+    purposes.serve(PLAICE, new Serving(Serving.Form.PIECES, Mass.ofGrams(300), 0.15, 2, false));
     ways.save(sheet.lot(), sheet.plan().choices(), "small plaice, four fillets");
   }
 

@@ -45,7 +45,10 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    */
   public String serving(Serving serving) {
     return say(
-        "Serving.Form.%s.said".formatted(serving.form()), mass(serving.target()), serving.count());
+        "Serving.Form.%s.said".formatted(serving.form()),
+        // a figure stays with its unit
+        mass(serving.target()).replace(' ', '\u00a0'),
+        serving.count());
   }
 
   /**

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.Stage;
 import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.FishTiles;
@@ -575,14 +576,18 @@ public record LotSheet(
    * Returns the parts one may be put back into, to be served with them.
    *
    * @param part a part
-   * @return flesh for the plate; none for what was not weighed or is not eaten
+   * @return flesh for the plate; none for what was not weighed, is not eaten, or never lay inside
+   *     the fish as roe and liver do
    */
   public List<LotPart> mayGoInto(LotPart part) {
-    return parts.stream()
-        .filter(other -> !other.inARow() && usuallyServed(other))
-        .filter(
-            other -> LotRules.puttingBack(part.part(), part.isStarted(), other.part()).isEmpty())
-        .toList();
+    return part.kind().stage() != Stage.GUTTING
+        ? List.of()
+        : parts.stream()
+            .filter(other -> !other.inARow() && usuallyServed(other))
+            .filter(
+                other ->
+                    LotRules.puttingBack(part.part(), part.isStarted(), other.part()).isEmpty())
+            .toList();
   }
 
   private boolean usuallyServed(LotPart part) {
