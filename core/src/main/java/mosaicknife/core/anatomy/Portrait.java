@@ -100,10 +100,6 @@ public final class Portrait {
       return outline.right() - outline.left();
     }
 
-    double height() {
-      return outline.bottom() - outline.top();
-    }
-
     /** How far along the body a place is, from 0 at the snout to 1 at the end of the stalk. */
     double along(double x) {
       return (x - outline.left()) / length();

@@ -3,12 +3,15 @@ package mosaicknife.core.lot;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.core.anatomy.PartKind;
@@ -85,13 +88,13 @@ public record LotSheet(
     Map<String, List<Weighing>> taken =
         standing.stream().collect(Collectors.groupingBy(Weighing::part));
     List<Part> inOrder =
-        depthFirst(laidOut).stream()
-            .filter(
-                part ->
-                    planned.containsKey(part.slot())
-                        || taken.containsKey(part.slot())
-                        || !isOfAnotherPlan(part))
-            .toList();
+        shown(
+            depthFirst(laidOut),
+            part ->
+                planned.containsKey(part.slot())
+                    || taken.containsKey(part.slot())
+                    || !isOfAnotherPlan(part),
+            part -> taken.containsKey(part.slot()));
     List<LotPart> parts = new PartTree(lot, inOrder, planned, taken, norms).parts();
     Breakdown breakdown =
         new Breakdown(lot.state(), lot.purchased(), lot.fish(), nodes(lot, parts, norms));
@@ -106,6 +109,22 @@ public record LotSheet(
         balance,
         tiles(lot, parts, breakdown, norms),
         norms);
+  }
+
+  /** What is planned to be cut from a part that is not there is not there either. */
+  private static List<Part> shown(
+      List<Part> inOrder, Predicate<Part> isThere, Predicate<Part> isWeighed) {
+    Set<Long> hidden = new HashSet<>();
+    List<Part> shown = new ArrayList<>();
+    for (Part part : inOrder) {
+      boolean inside = part.parentId().filter(hidden::contains).isPresent();
+      if (isWeighed.test(part) || isThere.test(part) && !inside) {
+        shown.add(part);
+      } else {
+        hidden.add(part.id());
+      }
+    }
+    return shown;
   }
 
   /** A part that only another route has is not there; what somebody added or chose stays. */
@@ -157,9 +176,10 @@ public record LotSheet(
   }
 
   private static List<Node> nodes(Lot lot, List<LotPart> parts, HouseNorms norms) {
+    Set<Long> there = parts.stream().map(LotPart::id).collect(Collectors.toSet());
     List<Node> nodes = new ArrayList<>();
     parts.stream()
-        .filter(part -> part.parentId().isEmpty())
+        .filter(part -> part.parentId().filter(there::contains).isEmpty())
         .forEach(part -> nodes.addAll(nodesOf(lot, part, parts, norms)));
     return nodes;
   }
@@ -270,7 +290,17 @@ public record LotSheet(
    * @return all but the skipped ones
    */
   public List<LotPart> expectedParts() {
-    return parts.stream().filter(part -> !part.skipped()).toList();
+    return parts.stream()
+        .filter(part -> !part.skipped())
+        .filter(part -> part.isStarted() || !isLeftWith(part))
+        .toList();
+  }
+
+  /** Whether a part lies in one that is not taken off this time. */
+  private boolean isLeftWith(LotPart part) {
+    return parentOf(part)
+        .filter(parent -> !parent.isStarted() && (parent.skipped() || isLeftWith(parent)))
+        .isPresent();
   }
 
   /** A row of pieces has no last one, so it is not counted among the weights to take. */
@@ -329,7 +359,7 @@ public record LotSheet(
     Collections.rotate(order, -(lastWeighed(fishNo) + 1));
     return order.stream()
         .filter(part -> !part.skipped() && !part.inARow() && part.find(fishNo).isEmpty())
-        .filter(part -> !isOpened(part))
+        .filter(part -> !isOpened(part) && !isLeftWith(part))
         .findFirst();
   }
 

@@ -107,7 +107,8 @@ final class PartTree {
    * pieces, and with the rest of it where they are not all of it.
    */
   private Mass outstanding(Part part, List<Weighing> weighings, Optional<Mass> expected) {
-    boolean inside = part.parentId().isPresent() && !isOpened(part.parentId().get());
+    boolean inside =
+        part.parentId().filter(done::containsKey).filter(p -> !isOpened(p)).isPresent();
     if (inside || expected.isEmpty() || part.skipped()) {
       return Mass.ZERO;
     }

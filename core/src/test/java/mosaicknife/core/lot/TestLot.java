@@ -99,6 +99,13 @@ final class TestLot {
     return this;
   }
 
+  /** Another answer after the parts were laid out: they stay, the plan changes. */
+  TestLot routed(String option, String choice) {
+    CutPlan.Fish toCut = plan.fish();
+    plan = CutPlan.of(toCut, plan.choices().with(option, choice), CATALOGUE);
+    return this;
+  }
+
   static Mass kilograms(String kilograms) {
     return Mass.ofMilligrams(
         new java.math.BigDecimal(kilograms).movePointRight(6).longValueExact());

@@ -130,6 +130,29 @@ public class TreeTest {
   }
 
   @Test
+  public void piecesOfALoinThatIsLeftOnAreNotAskedForButWhatWasWeighedCounts() {
+    TestLot lot = withPieces(albacore(), "loin-top-left").skip("loin-top-left");
+    assertTrue(lot.sheet().expectedParts().stream().noneMatch(part -> part.parentId().isPresent()));
+    assertEquals(lot.sheet().next(1).orElseThrow().slot(), "fins");
+    lot.weigh("eye-of-loin-of-loin-top-left", 1, 700);
+    assertEquals(lot.sheet().balance().tallied(), Mass.ofGrams(700));
+  }
+
+  @Test
+  public void piecesOfAPartThatOnlyAnotherRouteHasGoWithItUnlessTheyWereWeighed() {
+    TestLot lot =
+        new TestLot("albacore", State.GUTTED, 1, "10", "")
+            .cut("loin-bottom-left", "eye-of-loin")
+            .skip("loin-bottom-left")
+            .routed("route", "bone-in");
+    assertTrue(lot.sheet().find("eye-of-loin-of-loin-bottom-left").isEmpty());
+    lot.weigh("eye-of-loin-of-loin-bottom-left", 1, 500);
+    LotSheet sheet = lot.sheet();
+    assertTrue(sheet.find("loin-bottom-left").isEmpty(), "the route has no such loin");
+    assertEquals(sheet.balance().tallied(), Mass.ofGrams(500), "nothing weighed is lost");
+  }
+
+  @Test
   public void theUsualPiecesCanBeCutAndAreNotMoreThanThePart() {
     Catalogue catalogue = Catalogue.shipped();
     List<PartKind> cut =
