@@ -35,8 +35,11 @@ abstract class InBrowser {
           "--disable-component-update",
           "--disable-sync");
 
-  /** Guards the start of the house that several classes look at, whoever of them comes first. */
+  /** Guards the house that several classes look at, whoever of them comes first. */
   private static final Object SHARING = new Object();
+
+  /** Houses start and stop one at a time: the logging of a process is one for all of them. */
+  private static final Object AT_THE_DOOR = new Object();
 
   private static ConfigurableApplicationContext shared;
 
@@ -103,19 +106,27 @@ abstract class InBrowser {
   }
 
   private ConfigurableApplicationContext run(int wantedPort) {
-    return SpringApplication.run(
-        MosaicKnifeApplication.class,
-        "--server.port=" + wantedPort,
-        "--spring.datasource.url=" + url,
-        "--spring.datasource.username=" + TestDatabase.user(),
-        "--spring.datasource.password=" + TestDatabase.password(),
-        "--mosaic.demo=" + withDemo(),
-        "--mosaic.scale.stand-in=" + withDemo());
+    synchronized (AT_THE_DOOR) {
+      return SpringApplication.run(
+          MosaicKnifeApplication.class,
+          "--server.port=" + wantedPort,
+          "--spring.datasource.url=" + url,
+          "--spring.datasource.username=" + TestDatabase.user(),
+          "--spring.datasource.password=" + TestDatabase.password(),
+          "--mosaic.demo=" + withDemo(),
+          "--mosaic.scale.stand-in=" + withDemo());
+    }
+  }
+
+  private static void close(ConfigurableApplicationContext instance) {
+    synchronized (AT_THE_DOOR) {
+      instance.close();
+    }
   }
 
   /** Stops the application and starts it again on the same database and port. */
   void restart() {
-    app.close();
+    close(app);
     startApplication(port);
   }
 
@@ -170,7 +181,7 @@ abstract class InBrowser {
 
     @Override
     public void close() {
-      second.close();
+      InBrowser.close(second);
     }
   }
 
@@ -209,7 +220,7 @@ abstract class InBrowser {
       playwright.close();
     }
     if (app != null && !sharesAHouse()) {
-      app.close();
+      close(app);
     }
   }
 }

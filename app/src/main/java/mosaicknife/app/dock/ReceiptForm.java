@@ -28,6 +28,7 @@ import mosaicknife.core.buying.Offer.Form;
  * @param method how it was caught
  * @param area where it was caught
  * @param killing how it was killed
+ * @param ownCatch anything if the house caught it: it needs neither supplier nor price
  */
 public record ReceiptForm(
     String id,
@@ -47,7 +48,8 @@ public record ReceiptForm(
     String temperature,
     String method,
     String area,
-    String killing) {
+    String killing,
+    String ownCatch) {
 
   /** Puts an empty text where nothing was sent. */
   public ReceiptForm {
@@ -69,6 +71,7 @@ public record ReceiptForm(
     method = or(method, "");
     area = or(area, "");
     killing = or(killing, "");
+    ownCatch = or(ownCatch, "");
   }
 
   /**
@@ -97,7 +100,13 @@ public record ReceiptForm(
         "",
         "",
         "",
+        "",
         "");
+  }
+
+  /** Whether the house caught it itself. */
+  boolean isOwnCatch() {
+    return !ownCatch.isBlank();
   }
 
   private static String or(String text, String otherwise) {

@@ -30,6 +30,7 @@ import mosaicknife.core.lot.Killing;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.PriceText;
@@ -122,15 +123,8 @@ public class ReceiptReader {
             problems,
             () -> form.own().isBlank() ? Optional.empty() : Optional.of(mass(form.own(), formats)));
     Optional<UnitPrice> price =
-        field(
-            "price",
-            problems,
-            () -> agreed(form.line()).orElseGet(() -> price(form.price(), formats)));
-    Optional<String> supplier =
-        field(
-            "supplier",
-            problems,
-            () -> PlainText.needed(form.supplier(), 80, "supplier", FieldName.SUPPLIER));
+        field("price", problems, () -> agreed(form.line()).orElseGet(() -> price(form, formats)));
+    Optional<String> supplier = field("supplier", problems, () -> supplier(form));
     Optional<Long> venue = field("venue", problems, () -> Typed.id(form.venue(), "venue"));
     Optional<Origin> origin =
         field("origin", problems, () -> choice(Origin.values(), form.origin(), "origin", "origin"));
@@ -243,7 +237,15 @@ public class ReceiptReader {
     return MassText.parse(typed, formats.system().large()).mass();
   }
 
-  private static UnitPrice price(String typed, Formats formats) {
-    return PriceText.parse(typed, formats.system().large(), formats.currency()).price();
+  private static UnitPrice price(ReceiptForm form, Formats formats) {
+    return form.isOwnCatch() && form.price().isBlank()
+        ? UnitPrice.ofPerKilogram(ExactMoney.zero(formats.currency()))
+        : PriceText.parse(form.price(), formats.system().large(), formats.currency()).price();
+  }
+
+  private String supplier(ReceiptForm form) {
+    return form.isOwnCatch() && form.supplier().isBlank()
+        ? words.say("dock.said.own-catch")
+        : PlainText.needed(form.supplier(), 80, "supplier", FieldName.SUPPLIER);
   }
 }

@@ -596,6 +596,40 @@ public class DockPagesTest extends WithPages {
   }
 
   @Test
+  public void ownCatchNeedsNeitherSupplierNorPriceAndCostsItsWork() throws Exception {
+    String[] fields = {
+      "species",
+      "mackerel",
+      "state",
+      "UNGUTTED",
+      "fish",
+      "1",
+      "invoiced",
+      "0.42 kg",
+      "venue",
+      "" + houses.venues().get(0).id(),
+      "origin",
+      "WILD",
+      "landedOn",
+      "" + houses.today(),
+      "ownCatch",
+      ""
+    };
+    String refused =
+        send("tobiah", "/dock/receive", fields).getContentAsString(StandardCharsets.UTF_8);
+    assertTrue(refused.contains("2 things are missing"), refused);
+    fields[fields.length - 1] = "yes";
+    String where = send("tobiah", "/dock/receive", fields).getRedirectedUrl();
+    assertTrue(where != null && where.endsWith("?received"), where);
+    long lot = Long.parseLong(where.replaceAll("\\D", ""));
+    assertEquals(lots.get(lot).supplier(), "Own catch");
+    assertFalse(lots.get(lot).price().perKilogram().isPositive());
+    for (String station : new String[] {"plan", "bench", "cost", "uses", "dock"}) {
+      assertTrue(page("ines", "/" + station + "/" + lot).contains("Mackerel"), station);
+    }
+  }
+
+  @Test
   public void anExpectedLineFillsTheFormAndARefusedFishIsNotReceived() throws Exception {
     Order order =
         orders.all().stream()

@@ -72,7 +72,7 @@ public class ReceiptReaderTest extends WithDatabase {
     ReceiptForm nothing =
         new ReceiptForm(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            null, null, null, null);
+            null, null, null, null, null);
     assertEquals(nothing.id().length(), 36);
     assertEquals(nothing.fish(), "1");
     assertEquals(reader.read(nothing).problems().size(), 8);
@@ -93,6 +93,7 @@ public class ReceiptReaderTest extends WithDatabase {
         "WILD",
         landed,
         " for  Friday ",
+        "",
         "",
         "",
         "",
