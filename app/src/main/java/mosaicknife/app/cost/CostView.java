@@ -110,8 +110,7 @@ record CostView(
                         dish.portions().count(),
                         formats.mass(dish.mass()),
                         costs
-                            .filter(c -> dish.portions().count() > 0)
-                            .map(c -> c.ofMains(dish.mass()).dividedBy(dish.portions().count()))
+                            .flatMap(c -> c.plateOf(dish.mass(), dish.portions().count()))
                             .map(formats::money)
                             .orElse("–")))
             .toList();

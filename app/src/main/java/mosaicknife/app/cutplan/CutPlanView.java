@@ -30,7 +30,6 @@ import mosaicknife.core.plan.Pieces;
 import mosaicknife.core.plan.PlanChange;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -352,16 +351,9 @@ record CutPlanView(
         chosen,
         known.isPresent(),
         known
-            .flatMap(
-                piece ->
-                    part.expected()
-                        .map(mass -> mass.multipliedBy(share(piece), RoundingMode.HALF_EVEN)))
+            .flatMap(piece -> part.expected().map(piece::of))
             .map(source.formats()::roughly)
             .orElse(""));
-  }
-
-  private static Fraction share(Pieces.Piece piece) {
-    return Fraction.ofEstimate(piece.share());
   }
 
   private static List<PreWork.Item> preWork(Ground source, CutPlan plan) {

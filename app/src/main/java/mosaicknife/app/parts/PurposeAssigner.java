@@ -1,5 +1,6 @@
 package mosaicknife.app.parts;
 
+import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
@@ -160,15 +161,21 @@ public class PurposeAssigner {
   }
 
   private void check(LotPartEntity part, Purpose purpose, Optional<Held> held) {
-    Part itself = known(part);
+    Currency currency = houses.house().formats().currency();
+    Part itself = known(part, currency);
     Refusal.ifFound(LotRules.purpose(itself, purpose, held, houses.today()));
     List<Part> all =
-        parts.findByLotIdInOrderByNumber(List.of(part.lotId())).stream().map(this::known).toList();
+        parts.findByLotIdInOrderByNumber(List.of(part.lotId())).stream()
+            .map(other -> known(other, currency))
+            .toList();
     Refusal.ifFound(LotRules.pot(itself, purpose, all));
   }
 
   private Part known(LotPartEntity part) {
-    return part.toPart(
-        catalogue.now().findKind(part.kind()).orElseThrow(), houses.house().formats().currency());
+    return known(part, houses.house().formats().currency());
+  }
+
+  private Part known(LotPartEntity part, Currency currency) {
+    return part.toPart(catalogue.findKind(part.kind()).orElseThrow(), currency);
   }
 }

@@ -3,7 +3,6 @@ package mosaicknife.core.anatomy;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import mosaicknife.core.anatomy.Drawing.Region;
 import mosaicknife.core.anatomy.Drawing.View;
 import mosaicknife.core.anatomy.Look.Mark;
@@ -508,15 +507,5 @@ public final class Portrait {
               true,
               false));
     }
-  }
-
-  /**
-   * Returns whether a species is drawn by looks of its own.
-   *
-   * @param species the species
-   * @return false if it is drawn as its body plan
-   */
-  public static boolean isOwn(Species species) {
-    return Optional.of(species.code()).flatMap(Look::of).isPresent();
   }
 }

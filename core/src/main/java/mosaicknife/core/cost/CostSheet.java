@@ -113,6 +113,17 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
   }
 
   /**
+   * Returns what a plate of one dish costs, where the main cuts go to several.
+   *
+   * @param some the mass of the cuts that go to it
+   * @param plates the plates they give
+   * @return their share of the cost by plate; empty without a plate
+   */
+  public Optional<ExactMoney> plateOf(Mass some, long plates) {
+    return plates == 0 ? Optional.empty() : Optional.of(ofMains(some).dividedBy(plates));
+  }
+
+  /**
    * Returns what some of the main cuts carry, by their mass.
    *
    * @param some the mass of those cuts

@@ -94,12 +94,10 @@ final class PartTree {
   private Expected of(LotPart from, Piece piece) {
     boolean weighed = from.isDone(lot.fish());
     Optional<Mass> whole = weighed ? Optional.of(from.mass()) : from.expected();
-    Fraction share = Fraction.ofEstimate(piece.share());
     double own = whole.map(mass -> mass.milligrams() * piece.spread()).orElse(0.0);
     double ofPart = weighed ? 0 : from.spread().milligrams() * piece.share();
     return new Expected(
-        whole.map(mass -> mass.multipliedBy(share, RoundingMode.HALF_EVEN)),
-        Mass.ofMilligrams(Math.round(Math.hypot(own, ofPart))));
+        whole.map(piece::of), Mass.ofMilligrams(Math.round(Math.hypot(own, ofPart))));
   }
 
   /**

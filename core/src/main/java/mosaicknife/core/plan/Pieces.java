@@ -1,5 +1,6 @@
 package mosaicknife.core.plan;
 
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,6 +11,8 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.ReferenceFile;
 import mosaicknife.core.anatomy.ReferenceFile.Line;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
 
 /**
  * The pieces a part is usually cut into: eye, strips and tail of a loin, cheeks of a head. Shares
@@ -36,6 +39,16 @@ public final class Pieces {
       Check.text(kind, "kind");
       Check.inRange(share, 0.001, 0.999, "share");
       Check.inRange(spread, 0, 1, "spread");
+    }
+
+    /**
+     * Returns what the piece should weigh.
+     *
+     * @param part the mass of the part
+     * @return its share of it, an estimate
+     */
+    public Mass of(Mass part) {
+      return part.multipliedBy(Fraction.ofEstimate(share), RoundingMode.HALF_EVEN);
     }
   }
 
