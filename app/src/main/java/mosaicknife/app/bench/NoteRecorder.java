@@ -12,11 +12,13 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.LotParts;
+import mosaicknife.app.parts.LotPutBack;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Part;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,6 +56,12 @@ public class NoteRecorder {
     this.current = current;
     this.events = events;
     this.clock = clock;
+  }
+
+  /** What was remarked of fish that go back to their lot is remarked of that lot. */
+  @EventListener
+  void putBack(LotPutBack lot) {
+    notes.move(lot.lotId(), lot.to());
   }
 
   /**

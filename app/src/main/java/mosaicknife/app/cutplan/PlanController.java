@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.buy.Dish;
@@ -13,6 +14,7 @@ import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.LotDivider;
 import mosaicknife.app.parts.OptionChooser;
 import mosaicknife.app.parts.PiecePlanner;
 import mosaicknife.app.parts.PurposeAssigner;
@@ -55,6 +57,7 @@ class PlanController {
   private final PiecePlanner pieces;
   private final UsualPurposes usual;
   private final PreWorkTicker preWork;
+  private final LotDivider divisions;
   private final DishEditor dishes;
   private final LotRegister lots;
   private final CatalogueEditor catalogue;
@@ -73,6 +76,7 @@ class PlanController {
       PiecePlanner pieces,
       UsualPurposes usual,
       PreWorkTicker preWork,
+      LotDivider divisions,
       DishEditor dishes,
       LotRegister lots,
       CatalogueEditor catalogue,
@@ -89,6 +93,7 @@ class PlanController {
     this.pieces = pieces;
     this.usual = usual;
     this.preWork = preWork;
+    this.divisions = divisions;
     this.dishes = dishes;
     this.lots = lots;
     this.catalogue = catalogue;
@@ -119,6 +124,8 @@ class PlanController {
               formats.mass(serving.target()), serving.form().name(), "" + serving.count()));
     }
     model.addAttribute("size", WayKeeper.sizeOf(sheet.lot()));
+    model.addAttribute("division", divisions.of(sheet.lot()));
+    model.addAttribute("newId", UUID.randomUUID());
     return "cutplan/plan";
   }
 

@@ -60,6 +60,10 @@ class ClaimEntity extends LotFact {
     return version;
   }
 
+  boolean isGivenUp() {
+    return status == Claim.Status.DROPPED;
+  }
+
   void settle(Claim.Status newStatus, ExactMoney credited) {
     status = newStatus;
     amount = credited.amount().setScale(AMOUNT_DIGITS, RoundingMode.HALF_UP);

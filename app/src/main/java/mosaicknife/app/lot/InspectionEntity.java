@@ -64,6 +64,27 @@ class InspectionEntity extends LotFact {
     this.reason = reason;
   }
 
+  /** The same inspection of fish that became a lot of their own. */
+  InspectionEntity of(UUID sentAs, long lotId) {
+    InspectionEntity same = new InspectionEntity(sentAs, lotId, madeBy(), madeAt());
+    same.eyes = eyes;
+    same.gills = gills;
+    same.skin = skin;
+    same.flesh = flesh;
+    same.belly = belly;
+    same.smell = smell;
+    same.demerits = demerits;
+    same.daysLeft = daysLeft;
+    same.proposal = proposal;
+    same.decision = decision;
+    same.reason = reason;
+    return same;
+  }
+
+  private InspectionEntity(UUID clientId, long lotId, long by, Instant at) {
+    super(clientId, lotId, by, at);
+  }
+
   private static Short grade(Map<Sign, Integer> grades, Sign sign) {
     Integer grade = grades.get(sign);
     return grade == null ? null : grade.shortValue();

@@ -10,6 +10,8 @@ interface InspectionRepository extends Repository<InspectionEntity, Long> {
 
   InspectionEntity saveAndFlush(InspectionEntity inspection);
 
+  void deleteAllByLotId(long lotId);
+
   Optional<InspectionEntity> findByClientId(UUID clientId);
 
   Optional<InspectionEntity> findFirstByLotIdOrderByIdDesc(long lotId);

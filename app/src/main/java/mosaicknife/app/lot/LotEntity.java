@@ -53,13 +53,13 @@ class LotEntity {
   @Column(updatable = false)
   private State state;
 
-  @Column(name = "fish_count", updatable = false)
+  @Column(name = "fish_count")
   private int fishCount;
 
-  @Column(name = "invoiced_mg", updatable = false)
+  @Column(name = "invoiced_mg")
   private Mass invoiced;
 
-  @Column(name = "own_mg", updatable = false)
+  @Column(name = "own_mg")
   private Mass own;
 
   @Embedded
@@ -100,7 +100,7 @@ class LotEntity {
   @Column(name = "order_line_id", updatable = false)
   private Long orderLineId;
 
-  @Column(name = "gross_mg", updatable = false)
+  @Column(name = "gross_mg")
   private Mass gross;
 
   @Column(name = "temperature_dc", updatable = false)
@@ -159,6 +159,22 @@ class LotEntity {
 
   Long id() {
     return id;
+  }
+
+  /** A lot of some of its fish, received with it. */
+  LotEntity takenOut(UUID sentAs, Receipt taken) {
+    LotEntity lot = new LotEntity(sentAs, taken, venueId, supplierId, receivedBy, receivedAt);
+    lot.serving = serving;
+    lot.costingMethod = costingMethod;
+    return lot;
+  }
+
+  /** What it has after fish left it or came back. */
+  void keep(Receipt receipt) {
+    fishCount = receipt.fish();
+    invoiced = receipt.invoiced();
+    own = receipt.own().orElse(null);
+    gross = receipt.arrival().gross().orElse(null);
   }
 
   int version() {

@@ -9,6 +9,8 @@ interface LotFishRepository extends Repository<LotFishEntity, LotFishEntity.Key>
 
   LotFishEntity save(LotFishEntity fish);
 
+  void flush();
+
   List<LotFishEntity> findAllByKeyLotIdOrderByKeyFishNo(long lotId);
 
   /** The fish of lots that were weighed by themselves, in the order of their numbers. */

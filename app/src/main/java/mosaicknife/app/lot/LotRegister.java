@@ -358,7 +358,7 @@ public class LotRegister {
     }
   }
 
-  private LotEntity fresh(long id, int version) {
+  LotEntity fresh(long id, int version) {
     LotEntity lot = find(id);
     if (lot.version() != version) {
       throw Refusal.ofStale("lot.problem.someone-else-changed-lot-first", id);
@@ -366,7 +366,7 @@ public class LotRegister {
     return lot;
   }
 
-  private LotEntity find(long id) {
+  LotEntity find(long id) {
     return lots.findById(id)
         .orElseThrow(() -> Refusal.ofMissing("lot.problem.there-is-no-lot-choose", id));
   }

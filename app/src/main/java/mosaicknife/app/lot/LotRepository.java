@@ -57,6 +57,8 @@ interface LotRepository extends Repository<LotEntity, Long> {
 
   LotEntity saveAndFlush(LotEntity lot);
 
+  void delete(LotEntity lot);
+
   Optional<LotEntity> findById(long id);
 
   Optional<LotEntity> findByClientId(UUID clientId);

@@ -3,6 +3,8 @@ package mosaicknife.app.parts;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface LotPartRepository extends Repository<LotPartEntity, Long> {
@@ -12,6 +14,10 @@ interface LotPartRepository extends Repository<LotPartEntity, Long> {
   LotPartEntity saveAndFlush(LotPartEntity part);
 
   void delete(LotPartEntity part);
+
+  @Modifying(flushAutomatically = true, clearAutomatically = true)
+  @Query("delete from LotPartEntity p where p.lotId = :lotId")
+  void deleteOfLot(long lotId);
 
   Optional<LotPartEntity> findByLotIdAndSlot(long lotId, String slot);
 

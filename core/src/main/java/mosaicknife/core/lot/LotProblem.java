@@ -59,5 +59,15 @@ public enum LotProblem {
   /** More measured fish than the lot has: fish of the lot, fish typed. */
   MORE_FISH_MEASURED,
   /** Measured fish weigh clearly more than the lot: their mass. */
-  FISH_ABOVE_LOT
+  FISH_ABOVE_LOT,
+  /** One fish cannot be two lots. */
+  DIVIDED_ONE,
+  /** Something of the lot was weighed already. */
+  DIVIDED_BEGUN,
+  /** A claim stands for the lot. */
+  DIVIDED_CLAIMED,
+  /** None or all fish were to leave the lot: how many may. */
+  DIVIDED_COUNT,
+  /** What leaves the lot weighs nothing, or as much as the lot: its mass. */
+  DIVIDED_MASS
 }

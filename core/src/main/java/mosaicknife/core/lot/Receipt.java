@@ -56,6 +56,36 @@ public record Receipt(
   }
 
   /**
+   * Returns the same delivery with other figures: a part of it, or more of it.
+   *
+   * @param count how many fish
+   * @param invoice the mass on the invoice
+   * @param weighed the mass on the own scale, if it was weighed
+   * @param gross the mass with ice and box, if it was weighed
+   * @return the receipt
+   */
+  Receipt of(int count, Mass invoice, Optional<Mass> weighed, Optional<Mass> gross) {
+    return new Receipt(
+        species,
+        state,
+        count,
+        invoice,
+        weighed,
+        price,
+        supplier,
+        origin,
+        landedOn,
+        note,
+        new Arrival(
+            arrival.orderLine(),
+            gross,
+            arrival.temperature(),
+            arrival.method(),
+            arrival.area(),
+            arrival.killing()));
+  }
+
+  /**
    * Returns the mass that yields are counted from: the own scale's if there is one, else the
    * invoice's.
    *
