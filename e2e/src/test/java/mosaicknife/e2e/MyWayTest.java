@@ -152,6 +152,13 @@ public class MyWayTest extends InBrowser {
     close(page, lot);
     assertEquals(Long.toString(sheet(lot).portions().count()), promised);
     assertEquals(promised, "2", "two guests, and no more for head and bones");
+    page.navigate(address("/uses/" + lot));
+    page.click("#row-whole .cooked summary");
+    page.fill("#row-whole input[name=out]", "980 g");
+    page.fill("#row-whole input[name=flesh]", "460 g");
+    page.click("#row-whole .cooked button");
+    assertThat(page.locator("#row-whole .cooked summary"))
+        .hasText(Pattern.compile("980.g off the heat .*460.g off the bone.*230.g on a plate"));
   }
 
   @Test

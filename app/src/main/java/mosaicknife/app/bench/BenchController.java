@@ -264,6 +264,17 @@ class BenchController {
         });
   }
 
+  /** Gives a part that was cut or added a name of its own. */
+  @PostMapping("/bench/{id}/name")
+  String call(
+      @PathVariable long id,
+      @RequestParam String part,
+      @RequestParam(defaultValue = "") String name,
+      @RequestParam(defaultValue = "1") int fish,
+      Reply answer) {
+    return listed(answer.at(id, Optional.of(part), fish), () -> parts.call(id, part, name));
+  }
+
   /** Cuts a part into the pieces of another. */
   @PostMapping("/bench/{id}/parts/like")
   String cutLike(

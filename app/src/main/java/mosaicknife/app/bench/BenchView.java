@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Purpose;
@@ -123,7 +124,12 @@ record BenchView(
   private static String with(LotSheet sheet, LotPart part, Formats formats) {
     List<String> staying =
         Stream.concat(sheet.stayingOn(part).stream(), sheet.backIn(part).stream())
-            .map(p -> p.name().toLowerCase(Locale.ROOT))
+            .map(
+                p ->
+                    Stream.concat(
+                            Stream.of(p.name().toLowerCase(Locale.ROOT)),
+                            sheet.shareOf(p).map(formats::about).stream())
+                        .collect(Collectors.joining(" ")))
             .toList();
     return staying.isEmpty()
         ? part.part()

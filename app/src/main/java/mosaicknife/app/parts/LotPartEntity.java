@@ -46,7 +46,6 @@ class LotPartEntity {
   @Column(updatable = false)
   private String kind;
 
-  @Column(updatable = false)
   private String name;
 
   private int number;
@@ -180,6 +179,11 @@ class LotPartEntity {
 
   String name() {
     return name;
+  }
+
+  /** The body plan names what it foresees; what was cut or added may have a name of its own. */
+  void call(String another) {
+    name = another;
   }
 
   int number() {

@@ -11,6 +11,8 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.lot.PartWeighedAfterAll;
+import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.finding.Finding;
@@ -30,6 +32,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class LotParts {
+
+  private static final int LONGEST_NAME = 60;
 
   private final LotPartRepository parts;
   private final LotRegister lots;
@@ -153,6 +157,25 @@ public class LotParts {
     }
     events.publishEvent(new LotChanged(lotId));
     return slot;
+  }
+
+  /**
+   * Gives a part that was cut or added a name of its own.
+   *
+   * @param lotId the lot number
+   * @param slot the part
+   * @param typed its name, up to 60 characters
+   * @throws Refusal if the body plan foresees the part, or nothing was typed
+   */
+  @PreAuthorize("hasAuthority('WEIGH')")
+  public void call(long lotId, String slot, String typed) {
+    lots.checkOpen(lotId);
+    LotPartEntity part = part(lotId, slot);
+    if (part.isPlanned()) {
+      throw Refusal.ofField("name", "parts.problem.has-its-name", part.name());
+    }
+    part.call(PlainText.needed(typed, LONGEST_NAME, "name", FieldName.NAME));
+    events.publishEvent(new LotChanged(lotId));
   }
 
   private LotPartEntity cut(LotPartEntity from, PartKind kind) {

@@ -12,12 +12,16 @@ import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
+import mosaicknife.app.weighing.CookedRecorder;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.PriceText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.UnitPrice;
@@ -37,6 +41,7 @@ class UseController {
   private final LotSheets sheets;
   private final PurposeAssigner purposes;
   private final UsualPurposes usual;
+  private final CookedRecorder cooked;
   private final PeopleRegister people;
   private final HouseSettings houses;
 
@@ -46,6 +51,7 @@ class UseController {
       LotSheets sheets,
       PurposeAssigner purposes,
       UsualPurposes usual,
+      CookedRecorder cooked,
       PeopleRegister people,
       HouseSettings houses,
       Words words) {
@@ -53,6 +59,7 @@ class UseController {
     this.sheets = sheets;
     this.purposes = purposes;
     this.usual = usual;
+    this.cooked = cooked;
     this.people = people;
     this.houses = houses;
   }
@@ -63,7 +70,7 @@ class UseController {
     LotSheet sheet = sheets.get(id);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
-    model.addAttribute("use", UseView.of(sheet, people.names(), formats));
+    model.addAttribute("use", UseView.of(sheet, cooked.of(sheet), people.names(), formats));
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.LARGE, formats));
     model.addAttribute("people", people.everybody());
     model.addAttribute("detail", part.or(() -> flashed(model)).orElse(""));
@@ -94,6 +101,39 @@ class UseController {
       later.addFlashAttribute("typedPurpose", purpose);
     }
     return "redirect:/uses/" + id;
+  }
+
+  /** What a part weighed after cooking; empty fields take it back. */
+  @PostMapping("/uses/{id}/parts/{slot}/cooked")
+  String cooked(
+      @PathVariable long id,
+      @PathVariable String slot,
+      @RequestParam(defaultValue = "") String out,
+      @RequestParam(defaultValue = "") String flesh,
+      RedirectAttributes later) {
+    try {
+      SentTwice.survive(
+          () -> {
+            cooked.weigh(id, slot, mass(out), mass(flesh));
+            return id;
+          });
+    } catch (Refusal | QuantityFormatException refusal) {
+      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
+        throw missing;
+      }
+      later.addFlashAttribute("sentence", words.say(refusal));
+      later.addFlashAttribute("refusedCooked", slot);
+      later.addFlashAttribute("typedOut", out);
+      later.addFlashAttribute("typedFlesh", flesh);
+      return "redirect:/uses/" + id;
+    }
+    return "redirect:/uses/" + id + "#row-" + slot;
+  }
+
+  private Optional<Mass> mass(String typed) {
+    return Optional.of(typed)
+        .filter(text -> !text.isBlank())
+        .map(text -> MassText.parse(text, houses.house().formats().system().small()).mass());
   }
 
   @PostMapping("/uses/{id}/usual")

@@ -6,8 +6,10 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.Cooked;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -27,7 +29,11 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
       String share,
       List<UseChoice> choices,
       String value,
-      String held) {}
+      String held,
+      Optional<CookedView> cooked) {}
+
+  /** What a part weighed after cooking, in words and as it can be typed again. */
+  record CookedView(String said, String out, String flesh) {}
 
   /** One purpose of one part. */
   record UseChoice(Purpose purpose, boolean chosen, boolean allowed, boolean usual) {}
@@ -35,10 +41,13 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
   /** One purpose over all parts. */
   record Total(Purpose purpose, String mass, String share, boolean any) {}
 
-  static UseView of(LotSheet sheet, Map<Long, String> names, Formats formats) {
+  static UseView of(
+      LotSheet sheet, Map<String, Cooked> cooked, Map<Long, String> names, Formats formats) {
     Mass whole = sheet.lot().purchased();
     List<Row> rows =
-        sheet.expectedParts().stream().map(part -> row(sheet, part, names, formats)).toList();
+        sheet.expectedParts().stream()
+            .map(part -> row(sheet, part, cooked(sheet, part, cooked, formats), names, formats))
+            .toList();
     List<Total> totals =
         Stream.of(Purpose.values())
             .map(
@@ -55,7 +64,47 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
     return new UseView(rows, totals, open.isPositive() ? formats.mass(open) : "");
   }
 
-  private static Row row(LotSheet sheet, LotPart part, Map<Long, String> names, Formats formats) {
+  /** Only what is eaten is cooked for a plate; empty for a part that is not. */
+  private static Optional<CookedView> cooked(
+      LotSheet sheet, LotPart part, Map<String, Cooked> cooked, Formats formats) {
+    Optional<Cooked> weighed = Optional.ofNullable(cooked.get(part.slot()));
+    if (weighed.isEmpty() && !sheet.mayBeCooked(part)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        weighed
+            .map(
+                one ->
+                    new CookedView(
+                        said(sheet, part, one, formats),
+                        formats.mass(one.out()),
+                        one.flesh().map(formats::mass).orElse("")))
+            .orElse(new CookedView("", "", "")));
+  }
+
+  private static String said(LotSheet sheet, LotPart part, Cooked one, Formats formats) {
+    Fraction loss = one.lost(part.mass());
+    boolean heavier = loss.compareTo(Fraction.ZERO) < 0;
+    String lost =
+        formats.say(
+            heavier ? "use.said.cooked-heavier" : "use.said.cooked",
+            formats.mass(one.out()),
+            formats.percent(heavier ? Fraction.ZERO.minus(loss) : loss));
+    String flesh =
+        one.flesh().map(m -> formats.say("use.said.off-the-bone", formats.mass(m))).orElse("");
+    String plate =
+        one.onAPlate(sheet.plates().platesOf(part.slot()))
+            .map(m -> formats.say("use.said.on-a-plate", formats.mass(m)))
+            .orElse("");
+    return formats.list(Stream.of(lost, flesh, plate).filter(text -> !text.isEmpty()).toList());
+  }
+
+  private static Row row(
+      LotSheet sheet,
+      LotPart part,
+      Optional<CookedView> cooked,
+      Map<Long, String> names,
+      Formats formats) {
     Optional<Purpose> usual = sheet.usualPurpose(part);
     Mass shown = part.isStarted() ? part.mass() : part.expected().orElse(Mass.ZERO);
     return new Row(
@@ -75,7 +124,8 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
                         formats.day(held.until()),
                         held.place(),
                         names.getOrDefault(held.keeper(), "?")))
-            .orElse(""));
+            .orElse(""),
+        cooked);
   }
 
   private static UseChoice choice(LotPart part, Purpose purpose, Optional<Purpose> usual) {

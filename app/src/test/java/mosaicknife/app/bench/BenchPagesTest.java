@@ -247,6 +247,19 @@ public class BenchPagesTest extends WithPages {
         quietly("tobiah", like, "part", "loin-top-right", "like", "loin-top-left").getStatus(),
         422,
         "not twice");
+
+    String call = "/bench/" + lot + "/name";
+    done(call, "part", eye.slot(), "name", "  Adaeze’s <i>block ");
+    assertEquals(part(lot, eye.slot()).name(), "Adaeze’s <i>block");
+    assertTrue(
+        page("tobiah", "/bench/" + lot + "?part=" + eye.slot()).contains("&lt;i&gt;block"),
+        "it is text, not markup");
+    assertEquals(quietly("tobiah", call, "part", eye.slot(), "name", " ").getStatus(), 422);
+    assertEquals(
+        quietly("tobiah", call, "part", "loin-top-left", "name", "Mine").getStatus(),
+        422,
+        "the body plan names its own");
+    assertEquals(part(lot, eye.slot()).name(), "Adaeze’s <i>block");
   }
 
   @Test

@@ -1,5 +1,6 @@
 package mosaicknife.app.use;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
@@ -9,6 +10,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import jakarta.servlet.http.Cookie;
@@ -229,6 +231,56 @@ public class PurposePagesTest extends WithDatabase {
                 .attribute(
                     "sentence", containsString("A portion must weigh between 5 g and 5.000 kg")))
         .andExpect(flash().attribute("typedPortion", "9 kg"));
+  }
+
+  private ResultActions cook(String slot, String out, String flesh) throws Exception {
+    return mvc.perform(
+        post("/uses/" + lot + "/parts/" + slot + "/cooked")
+            .param("out", out)
+            .param("flesh", flesh)
+            .cookie(ines)
+            .with(csrf()));
+  }
+
+  @Test
+  public void whatCookingTookIsSaidAndCanBeTakenBack() throws Exception {
+    usual();
+    cook("fillet-left", "1120", "");
+    // 1.318 kg raw are seven plates of 180 g
+    page("/uses/" + lot)
+        .andExpect(content().string(containsString("1.120 kg off the heat (15.0 % lost)")))
+        .andExpect(content().string(containsString("160 g on a plate")));
+    cook("fillet-left", "1.12 kg", "1050");
+    page("/uses/" + lot)
+        .andExpect(content().string(containsString("1.050 kg off the bone")))
+        .andExpect(content().string(containsString("150 g on a plate")));
+    assertEquals(sheets.get(lot).find("fillet-left").orElseThrow().mass(), Mass.ofGrams(1318));
+    cook("fillet-left", "", "");
+    page("/uses/" + lot).andExpect(content().string(not(containsString("% lost)"))));
+  }
+
+  @Test
+  public void aCookedWeightThatCannotBeIsRefusedAndStaysInItsField() throws Exception {
+    usual();
+    cook("fillet-left", "2 kg", "")
+        .andExpect(
+            flash().attribute("sentence", containsString("can’t come off the heat with 2.000 kg")))
+        .andExpect(flash().attribute("typedOut", "2 kg"));
+    cook("fillet-left", "1 kg", "1.1 kg")
+        .andExpect(flash().attribute("sentence", containsString("come off the bone")));
+    for (String bad : List.of("-5", "<b>", "0", "a lot")) {
+      cook("fillet-left", bad, "").andExpect(flash().attributeExists("sentence"));
+    }
+    page("/uses/" + lot).andExpect(content().string(not(containsString("% lost)"))));
+    cook("wing", "1 kg", "").andExpect(status().isNotFound());
+  }
+
+  @Test
+  public void aPartForTheBinIsNotAskedForItsCookedWeight() throws Exception {
+    usual();
+    String page = page("/uses/" + lot).andReturn().getResponse().getContentAsString(UTF_8);
+    assertTrue(page.contains("/parts/fillet-left/cooked"));
+    assertFalse(page.contains("/parts/gills/cooked"));
   }
 
   private Delivery receipt() {

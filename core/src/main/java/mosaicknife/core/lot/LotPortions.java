@@ -102,6 +102,26 @@ public final class LotPortions {
     return dishes;
   }
 
+  /**
+   * Returns how many plates a part gave.
+   *
+   * @param slot the slot of the part
+   * @return the plates inside it, of all fish; those of its pieces where it was cut further
+   */
+  public long platesOf(String slot) {
+    Optional<Long> id = sheet.find(slot).map(LotPart::id);
+    List<Node.Leaf> inside =
+        served().stream()
+            .filter(
+                leaf ->
+                    sheet
+                        .partOf(leaf)
+                        .filter(part -> part.slot().equals(slot) || part.parentId().equals(id))
+                        .isPresent())
+            .toList();
+    return count(inside, servingOf(slot)).count();
+  }
+
   /** What was put back into a part is served with it and no piece of its own. */
   private List<Node.Leaf> served() {
     return sheet.breakdown().mains().stream()

@@ -69,5 +69,11 @@ public enum LotProblem {
   /** None or all fish were to leave the lot: how many may. */
   DIVIDED_COUNT,
   /** What leaves the lot weighs nothing, or as much as the lot: its mass. */
-  DIVIDED_MASS
+  DIVIDED_MASS,
+  /** Cooked before it was weighed raw: part. */
+  COOKED_NOT_WEIGHED,
+  /** Cooked it cannot weigh that: part, raw mass, cooked mass. */
+  COOKED_RANGE,
+  /** More flesh off the bone than came off the heat, or none: flesh, cooked mass. */
+  COOKED_FLESH
 }

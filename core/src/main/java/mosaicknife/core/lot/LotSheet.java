@@ -424,6 +424,20 @@ public record LotSheet(
   }
 
   /**
+   * Returns what a part that stays on another weighs by the norm, out of their one weight.
+   *
+   * @param part the part that stays on another
+   * @return an estimate over all fish; empty while the other is not weighed
+   */
+  public Optional<Mass> shareOf(LotPart part) {
+    return part.part()
+        .staysOn()
+        .flatMap(this::find)
+        .filter(on -> on.isDone(lot.fish()))
+        .flatMap(on -> planned(on.slot()).map(both -> both.split(on.mass()).get(part.slot())));
+  }
+
+  /**
    * Returns the parts one may stay on this time, should it not be taken off.
    *
    * @param part a part that was not weighed
@@ -618,6 +632,17 @@ public record LotSheet(
                 other ->
                     LotRules.puttingBack(part.part(), part.isStarted(), other.part()).isEmpty())
             .toList();
+  }
+
+  /**
+   * Returns whether a part can be weighed after cooking.
+   *
+   * @param part the part
+   * @return true if it was weighed raw and is eaten on a plate
+   */
+  public boolean mayBeCooked(LotPart part) {
+    return part.isStarted()
+        && part.purpose().or(() -> usualPurpose(part)).filter(Purpose::isServed).isPresent();
   }
 
   private boolean usuallyServed(LotPart part) {

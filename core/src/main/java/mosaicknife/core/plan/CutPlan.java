@@ -110,8 +110,35 @@ public record CutPlan(
    * @param spread the standard deviation of that
    * @param purpose what it is usually for under the chosen options
    * @param edible how much of it is eaten as the main dish: all of a fillet, part of a whole fish
+   * @param together what is weighed with it by choice, itself among them; empty if it is alone
    */
-  public record Planned(PartSlot slot, Mass mass, Mass spread, Purpose purpose, Mass edible) {}
+  public record Planned(
+      PartSlot slot, Mass mass, Mass spread, Purpose purpose, Mass edible, List<Planned> together) {
+
+    /** Copies what is weighed with it. */
+    public Planned {
+      together = List.copyOf(together);
+    }
+
+    /**
+     * Splits one weight of parts that were weighed together, as their norms are to each other.
+     *
+     * @param weight what they weigh together
+     * @return an estimate for each slot, in cutting order; empty if the part is alone
+     */
+    public Map<String, Mass> split(Mass weight) {
+      Mass all = Mass.total(together.stream().map(Planned::mass).toList());
+      Map<String, Mass> each = new LinkedHashMap<>();
+      if (all.isPositive()) {
+        for (Planned one : together) {
+          each.put(
+              one.slot().code(),
+              weight.multipliedBy(one.mass().dividedBy(all), RoundingMode.HALF_EVEN));
+        }
+      }
+      return each;
+    }
+  }
 
   /**
    * What a plate costs by a plan.
@@ -233,7 +260,8 @@ public record CutPlan(
         eaten
             ? Mass.total(
                 all.stream().map(one -> one.slot().isMain() ? one.edible() : Mass.ZERO).toList())
-            : part.edible());
+            : part.edible(),
+        all.size() > 1 ? all : List.of());
   }
 
   /**
@@ -309,7 +337,8 @@ public record CutPlan(
           Mass.ofMilligrams(mass),
           Mass.ofMilligrams(spread),
           purpose,
-          Mass.ofMilligrams(edible));
+          Mass.ofMilligrams(edible),
+          List.of());
     }
   }
 

@@ -68,6 +68,12 @@ public class ButchersWayTest {
     assertTrue(
         Tally.search(weighed, Map.of()).filter(found -> found.isAlarm()).isEmpty(),
         "nothing was forgotten");
+
+    // 745 g as 119 g to 626 g of frame are to each other by the norm
+    Mass fins = weighed.shareOf(weighed.find("fins").orElseThrow()).orElseThrow();
+    assertEquals(fins.milligrams() / 745e3, 119 / 745.0, 0.002);
+    assertTrue(sheet.shareOf(sheet.find("fins").orElseThrow()).isEmpty(), "not weighed yet");
+    assertTrue(weighed.shareOf(frame).isEmpty(), "the frame is what the rest stays on");
   }
 
   @Test

@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
 
@@ -80,7 +81,7 @@ public class DivisionTest {
     assertTrue(Division.problem(gurnards(), 3, Optional.empty()).isEmpty());
   }
 
-  private static Object what(Optional<mosaicknife.core.finding.Finding> finding) {
+  private static Object what(Optional<Finding> finding) {
     return finding.orElseThrow().what();
   }
 }
