@@ -237,18 +237,17 @@ public class MyWayTest extends InBrowser {
       weigh(page, lot);
     }
     taps = 0;
+    // cut before it was weighed: its pieces stand for it, and so for the next loin
+    tap(page, ".tally th a:has-text('Eye of the loin, top left loin')");
     for (String loin : List.of("top", "bottom")) {
-      // cut before it was weighed: its pieces stand for it
-      tap(page, ".tally th a:has-text('Eye of the loin, " + loin + " left loin')");
       for (int piece = 0; piece < 6; piece++) {
         assertThat(page.locator("#next-part b")).containsText(loin + " left loin");
         weigh(page, lot);
       }
-      assertThat(page.locator("#next-part b")).not().containsText(loin + " left loin");
     }
     tap(page, ".tally th a:has-text('Front belly')");
     weigh(page, lot);
-    assertTrue(taps <= 16, "taps: " + taps);
+    assertTrue(taps <= 15, "taps: " + taps);
     LotSheet sheet = sheet(lot);
     assertEquals(sheet.parts().stream().filter(this::isWeighedPiece).count(), 13);
     LotPart strip =

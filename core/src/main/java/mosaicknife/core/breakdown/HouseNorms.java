@@ -24,6 +24,16 @@ public record HouseNorms(
   public static final HouseNorms STARTING =
       new HouseNorms(LossNorm.STARTING, ScaleError.BENCH, Habits.STARTING, Likeness.STARTING, 0.2);
 
+  /**
+   * Returns the same beliefs about a breakdown that loses otherwise.
+   *
+   * @param other its loss
+   * @return the norms
+   */
+  public HouseNorms with(LossNorm other) {
+    return new HouseNorms(other, scale, habits, sides, sizes);
+  }
+
   /** Refuses sizes outside 0–1. */
   public HouseNorms {
     Check.notNull(loss, "loss");

@@ -26,6 +26,16 @@ public record LossNorm(double mean, double spread) {
   }
 
   /**
+   * Returns the same loss with more that may or may not be lost.
+   *
+   * @param more the standard deviation of what comes on top, as a fraction of the whole, from 0
+   * @return the norm with both spreads in quadrature
+   */
+  public LossNorm spreadBy(double more) {
+    return new LossNorm(mean, Math.hypot(spread, more));
+  }
+
+  /**
    * Returns the loss to expect.
    *
    * @param whole the mass before cutting

@@ -76,12 +76,13 @@ public record LotSheet(
    * @param cut what it is to become by its cutting options
    * @param laidOut its parts by number, as laid out and decided
    * @param standing the weighings that stand, of all its parts
-   * @param norms what the house believes
+   * @param house what the house believes
    * @return the sheet
    */
   public static LotSheet of(
-      Lot lot, CutPlan cut, List<Part> laidOut, List<Weighing> standing, HouseNorms norms) {
+      Lot lot, CutPlan cut, List<Part> laidOut, List<Weighing> standing, HouseNorms house) {
     CutPlan plan = cut.joined(staying(laidOut));
+    HouseNorms norms = house.with(plan.loss());
     Map<String, CutPlan.Planned> planned =
         plan.parts().stream()
             .collect(Collectors.toMap(part -> part.slot().code(), Function.identity()));
@@ -359,8 +360,15 @@ public record LotSheet(
     Collections.rotate(order, -(lastWeighed(fishNo) + 1));
     return order.stream()
         .filter(part -> !part.skipped() && !part.inARow() && part.find(fishNo).isEmpty())
-        .filter(part -> !isOpened(part) && !isLeftWith(part))
+        .filter(part -> !isOpened(part) && !opensLike(part) && !isLeftWith(part))
         .findFirst();
+  }
+
+  /** Whether the hand cut another of its kind without weighing it, and so will cut this one. */
+  private boolean opensLike(LotPart part) {
+    return !part.isStarted()
+        && !piecesOf(part).isEmpty()
+        && parts.stream().anyMatch(other -> other.kind().equals(part.kind()) && isOpened(other));
   }
 
   /** Where the part stands that was weighed last of a fish; -1 if none was. */

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
@@ -19,6 +20,7 @@ import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Expectation;
 import mosaicknife.core.breakdown.HouseNorms;
+import mosaicknife.core.breakdown.LossNorm;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CuttingOption.Choice;
@@ -52,6 +54,12 @@ public record CutPlan(
     Map<String, List<Fraction>> pieces) {
 
   private static final double SPREAD_OF_ADDED = 0.35;
+
+  /** Scales are 1 to 2 % of a fish that has them; a starting estimate. */
+  private static final double SCALES = 0.008;
+
+  /** Soft flesh drips and sticks up to 2 % more; a starting estimate. */
+  private static final double SOFT_FLESH = 0.01;
 
   /** Minutes to portion a kilogram of fillet that was bought cut; a starting estimate. */
   private static final double MINUTES_A_KILOGRAM = 2.2;
@@ -262,6 +270,26 @@ public record CutPlan(
                 all.stream().map(one -> one.slot().isMain() ? one.edible() : Mass.ZERO).toList())
             : part.edible(),
         all.size() > 1 ? all : List.of());
+  }
+
+  /**
+   * Returns what the house loses when it is cut so: scales come off a fish that is served in its
+   * skin, and soft flesh drips. Nobody weighs that, and how much it is differs, so it widens the
+   * norm and does not move it.
+   *
+   * @return the loss of this plan
+   */
+  public LossNorm loss() {
+    Eating eating = fish.species().eating();
+    boolean skinned =
+        CuttingOptions.of(fish.species(), fish.state(), choices).stream()
+            .map(choices::in)
+            .anyMatch(choice -> choice.traits().contains(CuttingOption.Trait.SKIN_OFF));
+    LossNorm loss = fish.norms().loss();
+    if (eating.scales() != Eating.Scales.NONE && eating.skin() != Eating.Skin.NO && !skinned) {
+      loss = loss.spreadBy(SCALES);
+    }
+    return eating.texture() == Eating.Texture.SOFT ? loss.spreadBy(SOFT_FLESH) : loss;
   }
 
   /**

@@ -75,6 +75,11 @@ public class TreeTest {
         .weigh("trim-of-loin-top-left", 1, 100);
     sheet = lot.sheet();
     assertEquals(sheet.next(1).orElseThrow().slot(), "loin-bottom-left", "never back to the loin");
+    withPieces(lot, "loin-bottom-left");
+    assertEquals(
+        lot.sheet().next(1).orElseThrow().slot(),
+        "eye-of-loin-of-loin-bottom-left",
+        "the next loin is cut as the last one was");
     assertEquals(sheet.balance().tallied(), Mass.ofGrams(1370));
     assertEquals(
         sheet.find("loin-top-left").orElseThrow().outstanding(),

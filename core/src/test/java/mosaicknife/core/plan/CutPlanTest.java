@@ -61,6 +61,17 @@ public class CutPlanTest {
   }
 
   @Test
+  public void scalesAndSoftFleshMakeTheLossLessCertainAndMoveNothing() {
+    // 0.8 % of the house, 0.8 % of scales, 1.0 % of soft flesh, in quadrature
+    assertEquals(plan(fish("turbot", State.GUTTED, 1, "2")).loss().spread(), 0.008, 1e-9);
+    Fish pollack = fish("pollack", State.GUTTED, 1, "3.9");
+    assertEquals(plan(pollack).loss().spread(), Math.sqrt(128e-6), 1e-9);
+    assertEquals(plan(pollack, "skin", "off").loss().spread(), 0.008, 1e-9);
+    assertEquals(plan(fish("hake", State.GUTTED, 1, "4")).loss().spread(), Math.sqrt(228e-6), 1e-9);
+    assertEquals(plan(pollack).loss().mean(), 0.015);
+  }
+
+  @Test
   public void everyChoiceOfEveryOptionForEveryFishStillFillsTheFish() {
     for (Species species : CATALOGUE.species()) {
       for (State state : State.OF_FISH) {
