@@ -7,15 +7,34 @@ import mosaicknife.core.quantity.Mass;
 /**
  * One way in which a tally that does not add up may have come about.
  *
- * @param line the identifier of the line at fault
+ * @param line the identifier of the line at fault; {@link #WHOLE} where the whole fish was weighed
+ *     wrong, and {@link #NO_LINE} for a part without a row
+ * @param other the second line of two that belong together: their figures are exchanged, or the
+ *     piece was weighed there already
  * @param cause what happened
- * @param tray the tray in question, for the two causes with a tare
- * @param corrected what the line should read; for a part never weighed, about what it should weigh
- * @param probability how likely it is, from 0 to 1, all ways and "nothing happened" together being
- *     1
+ * @param tray the tray in question, for causes with a tare
+ * @param corrected what the line should read; about what it should weigh where nobody can know
+ * @param after what the tally leaves of the whole after the correction; negative if over
+ * @param probability how likely it is, from 0 to 1, all ways, "none of these" and "nothing
+ *     happened" together being 1
  */
 public record Explanation(
-    String line, Cause cause, Optional<Tray> tray, Mass corrected, double probability) {
+    String line,
+    Optional<String> other,
+    Cause cause,
+    Optional<Tray> tray,
+    Mass corrected,
+    Mass after,
+    double probability) {
+
+  /** Stands for the whole fish in place of a line. */
+  public static final String WHOLE = "(whole)";
+
+  /** Stands for a part that has no row. */
+  public static final String NO_LINE = "(none)";
+
+  /** A mend in one tap is offered from here on. */
+  private static final double MENDED_FROM = 0.6;
 
   /** What can happen to one figure of a tally. */
   public enum Cause {
@@ -23,38 +42,77 @@ public record Explanation(
     TARE_NOT_TAKEN,
     /** The tray was taken off twice. */
     TARE_TAKEN_TWICE,
-    /** The part has no figure although it was taken off. */
+    /** The part has no figure although something of its mass is missing. */
     NEVER_WEIGHED,
     /** The part was counted twice. */
     WEIGHED_TWICE,
     /** A figure in pounds was taken for kilograms. */
     POUNDS_AS_KILOGRAMS,
+    /** A figure in kilograms was taken for pounds. */
+    KILOGRAMS_AS_POUNDS,
     /** Two digits changed places. */
     DIGITS_SWAPPED,
     /** The decimal point slipped by one place. */
-    POINT_SLIPPED;
+    POINT_SLIPPED,
+    /** The figures of two rows are exchanged. */
+    ROWS_EXCHANGED,
+    /** Three rows or more have each other's figures. */
+    ROWS_SHIFTED,
+    /** The same piece was weighed again under the name of another part. */
+    UNDER_ANOTHER_NAME,
+    /** A part that has no row was not weighed. */
+    IN_NO_ROW,
+    /** The whole fish was weighed in its tray. */
+    WHOLE_ON_TRAY,
+    /** The whole fish was weighed with ice or water, or its figure is too high otherwise. */
+    WHOLE_TOO_HEAVY,
+    /** The whole fish weighs more than was written down. */
+    WHOLE_TOO_LIGHT;
 
     /**
      * Returns whether two causes are of one kind: both ways to get a tare wrong are.
      *
-     * @param other the other cause
+     * @param another the other cause
      * @return true if they are alike
      */
-    public boolean isLike(Cause other) {
-      return this == other || isTare() && other.isTare();
+    public boolean isLike(Cause another) {
+      return this == another || isTare() && another.isTare();
     }
 
     private boolean isTare() {
       return this == TARE_NOT_TAKEN || this == TARE_TAKEN_TWICE;
+    }
+
+    /**
+     * Returns whether one tap can put it right.
+     *
+     * @return false where a weight has to be taken again, or rows sorted by hand
+     */
+    public boolean isMendable() {
+      return switch (this) {
+        case ROWS_SHIFTED, IN_NO_ROW, WHOLE_ON_TRAY, WHOLE_TOO_HEAVY, WHOLE_TOO_LIGHT -> false;
+        default -> true;
+      };
     }
   }
 
   /** Refuses a probability outside 0–1. */
   public Explanation {
     Check.text(line, "line");
+    Check.notNull(other, "other line");
     Check.notNull(cause, "cause");
     Check.notNull(tray, "tray");
     Check.notNull(corrected, "corrected");
+    Check.notNull(after, "what is left after it");
     Check.inRange(probability, 0, 1, "probability");
+  }
+
+  /**
+   * Returns whether it is likely enough, and of a kind, to be mended in one tap.
+   *
+   * @return true above 60 %
+   */
+  public boolean isMendable() {
+    return cause.isMendable() && probability > MENDED_FROM;
   }
 }

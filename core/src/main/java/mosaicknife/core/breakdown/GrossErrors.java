@@ -7,114 +7,134 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.breakdown.TallyLine.Input;
-import mosaicknife.core.breakdown.TallyLine.Standing;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.TypedMass;
 
 /**
  * Searches the one gross error that best explains a tally that does not add up.
  *
- * <p>Every way in which one line may be wrong is undone in turn. Its rank is its posterior
- * probability: the prior of the cause, given how the figure came in and which tray was chosen,
- * times the likelihood of the tally so corrected: the parts under their norms, two parts of one kin
- * being alike, and the loss under its norm. "Nothing happened" is one of the candidates, so that a
- * fish that merely differs from the norm raises no alarm.
+ * <p>Every way in which one line, two rows or the whole may be wrong is undone in turn. Its rank is
+ * its posterior probability: the prior of the cause, given how the figure came in and which tray
+ * was chosen, times the {@link Likelihood} of the tally so corrected. "Nothing happened" is one of
+ * the candidates, and so is "something that has no name": a figure that lies anywhere.
  *
- * <p>Likelihoods are those of figures on the steps of a display, so the ways to arrive at one
- * compare without a Jacobian: a swap of digits or a slipped point maps a step to a figure one to
- * one, twice the part has steps half as far apart.
+ * <p>Silence first: with the loss in its range of 95 % and every part in its range of 99.9 %
+ * nothing is said, nor of anything under three steps, 10 g and 0.5 % of the fish. While parts are
+ * to come nothing is missing: then only a tally above the fish, or one part far off by itself, is
+ * worth a word.
+ *
+ * <p>Likelihoods are those of figures on steps, so the ways to arrive at one compare without a
+ * Jacobian: a swap of digits or a slipped point maps a step to a figure one to one, twice the part
+ * has steps half as far apart.
  *
  * <p>A second error in the same tally is not looked for: it is found after the first was mended.
- * The cost grows with lines times trays.
+ * The cost grows with the square of the lines, for pairs of rows.
  */
 public final class GrossErrors {
 
   /** Beyond this many standard deviations of the balance something is looked for at once. */
   private static final double SIGMAS = 3;
 
-  /** Within it, only an error that is this likely is worth a word. */
-  private static final double CERTAIN = 0.7;
+  /** Beyond it, a word is worth while unless "nothing" is likelier than this. */
+  private static final double BEYOND = 0.3;
+
+  /** Within it, only if "nothing" is hardly possible. */
+  private static final double LEFT_OPEN = 0.04;
 
   /** How many tallies have an error at all; a starting estimate. */
   private static final double ANY = 0.2;
 
-  /** How often a figure between two steps is typed without any error. */
-  private static final double OFF_THE_STEP = 1e-3;
+  /** The loss is in its range of 95 % up to here. */
+  private static final double IN_RANGE = 1.96;
 
-  /** How often a tally is typed from a finer scale than the house's; a starting estimate. */
-  private static final double FINER = 0.02;
+  /** A part is in its range of 99.9 % up to here. */
+  private static final double PART_IN_RANGE = 3.29;
 
-  private static final double POUND_GRAMS = 453.59237;
+  /** While parts are to come, one by itself must lie beyond this to be worth a word. */
+  private static final double PART_ALONE = 4;
+
+  /** What nobody would mend: under so many steps, so many grams, this fraction of the fish. */
+  private static final int STEPS_TOO_FEW = 3;
+
+  private static final double GRAMS_TOO_FEW = 10;
+  private static final double SHARE_TOO_SMALL = 0.005;
+
+  /** A piece without a row weighs up to twice this fraction of the fish; a starting estimate. */
+  private static final double MISSING = 0.08;
+
+  /** Ice, water and scales put the whole off by about this fraction; a starting estimate. */
+  private static final double WHOLE_OFF = 0.05;
+
+  private static final int WHOLE_POINTS = 30;
+  private static final double WHOLE_POINT = 0.005;
+
+  /** How often a fish that was weighed wrong was weighed too light. */
+  private static final double TOO_LIGHT = 0.2;
+
   private static final double MG = 1000;
 
   private final List<TallyLine> lines;
   private final double whole;
-  private final LossNorm loss;
-  private final ScaleError scale;
+  private final Question question;
   private final List<Tray> trays;
   private final Habits habits;
-  private final double commonShare;
+  private final double[] read;
+  private final Likelihood written;
+  private final Mass finest;
+  private final List<Way> ways = new ArrayList<>();
 
   private GrossErrors(Question question) {
+    this.question = question;
     this.lines = question.lines();
     this.whole = grams(question.whole());
-    this.loss = question.norms().loss();
-    this.scale = question.norms().scale();
-    this.commonShare = question.norms().sides().correlation();
     this.trays = question.trays();
     this.habits = question.norms().habits();
+    this.read =
+        lines.stream()
+            .mapToDouble(line -> line.mass().map(GrossErrors::grams).orElse(Double.NaN))
+            .toArray();
+    this.written = new Likelihood(lines, question.whole(), question.norms());
+    this.finest =
+        lines.stream()
+            .filter(line -> line.mass().isPresent())
+            .map(TallyLine::step)
+            .min(Comparator.naturalOrder())
+            .orElse(question.norms().scale().readability());
   }
 
   /**
    * A tally in question.
    *
    * @param whole the mass before it was cut, positive
+   * @param invoiced another figure for the whole, if there is one that differs
    * @param lines its lines, at least one
    * @param trays every tray the house knows
    * @param norms what the house believes of loss, scale, habits and sides
    */
-  public record Question(Mass whole, List<TallyLine> lines, List<Tray> trays, HouseNorms norms) {
+  public record Question(
+      Mass whole,
+      Optional<Mass> invoiced,
+      List<TallyLine> lines,
+      List<Tray> trays,
+      HouseNorms norms) {
+
+    /** A tally of a fish of which there is one figure. */
+    public Question(Mass whole, List<TallyLine> lines, List<Tray> trays, HouseNorms norms) {
+      this(whole, Optional.empty(), lines, trays, norms);
+    }
 
     /** Refuses a whole without mass and a tally without lines. */
     public Question {
       Check.that(whole.isPositive(), "Expected a whole above 0 g, found " + whole);
+      Check.notNull(invoiced, "invoiced mass");
       lines = List.copyOf(Check.notEmpty(lines, "lines"));
       trays = List.copyOf(trays);
       Check.notNull(norms, "norms");
-    }
-  }
-
-  /**
-   * How often what goes wrong, for one line: starting estimates, not measured anywhere.
-   *
-   * @param tare the tray's tare not taken or taken twice
-   * @param never the part said not to be taken off that was
-   * @param twice the part counted twice
-   * @param pounds pounds read as kilograms, of a typed figure
-   * @param swapped digits swapped, of a typed figure
-   * @param slipped the point slipped, of a typed figure
-   * @param chosenTray how often a tare that went wrong is that of the tray chosen at the bench
-   */
-  public record Habits(
-      double tare,
-      double never,
-      double twice,
-      double pounds,
-      double swapped,
-      double slipped,
-      double chosenTray) {
-
-    /** Starting estimates. */
-    public static final Habits STARTING = new Habits(0.004, 0.5, 0.002, 0.003, 0.004, 0.003, 0.85);
-
-    /** Refuses rates outside 0–1. */
-    public Habits {
-      for (double rate : new double[] {tare, never, twice, pounds, swapped, slipped, chosenTray}) {
-        Check.inRange(rate, 0, 1, "rate");
-      }
     }
   }
 
@@ -124,11 +144,17 @@ public final class GrossErrors {
    * @param residual what the lines and the expected loss leave of the whole; negative if over
    * @param sigma the standard deviation of the residual by scale, loss and lines to come
    * @param nothing how likely it is that nothing happened, from 0 to 1
+   * @param unknown how likely it is that something happened that is none of the explanations
    * @param explanations one for each line and cause, the likeliest first
    * @param isAlarm whether it is worth a word
    */
   public record Diagnosis(
-      Mass residual, Mass sigma, double nothing, List<Explanation> explanations, boolean isAlarm) {
+      Mass residual,
+      Mass sigma,
+      double nothing,
+      double unknown,
+      List<Explanation> explanations,
+      boolean isAlarm) {
 
     /** Copies the explanations. */
     public Diagnosis {
@@ -155,117 +181,181 @@ public final class GrossErrors {
     return new GrossErrors(question).search();
   }
 
-  private record Way(int line, Cause cause, Optional<Tray> tray, double corrected, double weight) {}
+  /** One way it came about; without a line it is none that has a name. */
+  private record Way(
+      int line, int other, Cause cause, Optional<Tray> tray, double corrected, double weight) {
 
-  private Diagnosis search() {
-    double[] read = new double[lines.size()];
-    for (int i = 0; i < read.length; i++) {
-      read[i] = lines.get(i).mass().map(GrossErrors::grams).orElse(Double.NaN);
+    String key() {
+      return line + " " + other + " " + cause;
     }
-    Standings standings = new Standings(read);
-    int off = offTheSteps();
-    double nothing = Math.log(1 - ANY) + standings.likelihood() + stepsFit(off);
-    List<Way> ways = new ArrayList<>();
-    for (int i = 0; i < read.length; i++) {
-      double steps = stepsFit(off - offTheStep(lines.get(i)));
-      for (Way way : waysOf(i, read[i])) {
-        double fit =
-            way.cause() == Cause.NEVER_WEIGHED
-                ? standings.likelihoodWithPart(i)
-                : standings.likelihoodWith(i, way.corrected());
-        ways.add(new Way(i, way.cause(), way.tray(), way.corrected(), way.weight() + fit + steps));
-      }
-    }
-    return finding(nothing, ways, read);
   }
 
-  private Diagnosis finding(double nothing, List<Way> ways, double[] read) {
+  private Diagnosis search() {
+    double nothing = Math.log(1 - ANY) + written.asWritten();
+    double unknown = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < read.length; i++) {
+      if (!Double.isNaN(read[i])) {
+        unknown = sum(unknown, Math.log(habits.unknown()) + written.anything(i));
+      }
+      addWaysOf(i);
+    }
+    addRows();
+    addWhole();
+    addMissing();
+    return finding(nothing, unknown);
+  }
+
+  /** The logarithm of a sum of which the logarithms are known. */
+  private static double sum(double a, double b) {
+    double most = Math.max(a, b);
+    return Double.isNaN(b) || b == Double.NEGATIVE_INFINITY
+        ? a
+        : most + Math.log(Math.exp(a - most) + Math.exp(b - most));
+  }
+
+  private Diagnosis finding(double nothing, double unknown) {
     double most = ways.stream().mapToDouble(Way::weight).reduce(nothing, Math::max);
-    double sum =
-        Math.exp(nothing - most)
-            + ways.stream().mapToDouble(w -> Math.exp(w.weight() - most)).sum();
-    double free = Math.exp(nothing - most) / sum;
+    most = Math.max(most, unknown);
+    double all = Math.exp(nothing - most) + Math.exp(unknown - most);
+    for (Way way : ways) {
+      all += Math.exp(way.weight() - most);
+    }
+    double free = Math.exp(nothing - most) / all;
     Map<String, Way> bestOf = new LinkedHashMap<>();
     Map<String, Double> sumOf = new HashMap<>();
-    double[] ofLine = new double[lines.size()];
+    Map<Integer, Double> ofLine = new HashMap<>();
     for (Way way : ways) {
-      String key = way.line() + " " + way.cause();
-      double share = Math.exp(way.weight() - most) / sum;
-      bestOf.merge(key, way, (a, b) -> a.weight() >= b.weight() ? a : b);
-      sumOf.merge(key, share, Double::sum);
-      ofLine[way.line()] += share;
+      double share = Math.exp(way.weight() - most) / all;
+      bestOf.merge(way.key(), way, (a, b) -> a.weight() >= b.weight() ? a : b);
+      sumOf.merge(way.key(), share, Double::sum);
+      ofLine.merge(way.line(), share, Double::sum);
     }
-    List<Map.Entry<String, Way>> ranked = new ArrayList<>(bestOf.entrySet());
-    ranked.sort(Comparator.comparingDouble(entry -> -sumOf.get(entry.getKey())));
+    List<Way> ranked = new ArrayList<>(bestOf.values());
+    ranked.sort(Comparator.comparingDouble(way -> -sumOf.get(way.key())));
     bringForward(ranked, ofLine);
     List<Explanation> explanations =
-        ranked.stream().map(e -> explanation(e.getValue(), sumOf.get(e.getKey()))).toList();
-    double residual = residual(read);
-    double sigma = sigma();
-    boolean beyond = Math.abs(residual) > SIGMAS * sigma;
-    boolean alarm = !explanations.isEmpty() && (beyond ? free < 0.9 : free < 1 - CERTAIN);
-    return new Diagnosis(mass(residual), mass(sigma), free, explanations, alarm);
+        ranked.stream().map(way -> explanation(way, sumOf.get(way.key()))).toList();
+    return new Diagnosis(
+        mass(written.residual()),
+        mass(written.sigma()),
+        free,
+        Math.exp(unknown - most) / all,
+        explanations,
+        !explanations.isEmpty() && isAlarm(free));
   }
 
   /** The line that is likeliest over all its causes is named first, by its likeliest cause. */
-  private static void bringForward(List<Map.Entry<String, Way>> ranked, double[] ofLine) {
-    int line = 0;
-    for (int i = 1; i < ofLine.length; i++) {
-      line = ofLine[i] > ofLine[line] ? i : line;
+  private static void bringForward(List<Way> ranked, Map<Integer, Double> ofLine) {
+    ofLine.entrySet().stream()
+        .max(Map.Entry.comparingByValue())
+        .flatMap(line -> ranked.stream().filter(way -> way.line() == line.getKey()).findFirst())
+        .ifPresent(
+            first -> {
+              ranked.remove(first);
+              ranked.add(0, first);
+            });
+  }
+
+  /** Silence first: what lies in its range needs no word, however unlikely "nothing" became. */
+  private boolean isAlarm(double free) {
+    double worst = 0;
+    for (int i = 0; i < read.length; i++) {
+      double z = Math.abs(written.deviation(i));
+      worst = Double.isNaN(z) ? worst : Math.max(worst, z);
     }
-    for (int i = 0; i < ranked.size(); i++) {
-      if (ranked.get(i).getValue().line() == line) {
-        ranked.add(0, ranked.remove(i));
-        return;
-      }
+    double residual = Math.abs(written.residual());
+    if (written.isOpen()) {
+      boolean over = -written.remainder() > Math.max(SIGMAS * written.scale(), least());
+      return (over || worst > PART_ALONE) && free < LEFT_OPEN;
     }
+    boolean quiet = residual <= IN_RANGE * written.sigma() && worst <= PART_IN_RANGE;
+    boolean beyond = residual > SIGMAS * written.sigma();
+    return !quiet && free < (beyond ? BEYOND : LEFT_OPEN);
+  }
+
+  /** Less than this is not worth a word, in grams. */
+  private double least() {
+    double steps =
+        lines.stream().mapToDouble(line -> STEPS_TOO_FEW * grams(line.step())).max().orElse(0);
+    return Math.max(Math.max(steps, GRAMS_TOO_FEW), SHARE_TOO_SMALL * whole);
   }
 
   private Explanation explanation(Way way, double probability) {
+    String line =
+        way.cause() == Cause.IN_NO_ROW
+            ? Explanation.NO_LINE
+            : way.line() < 0 ? Explanation.WHOLE : lines.get(way.line()).id();
     return new Explanation(
-        lines.get(way.line()).id(),
+        line,
+        way.other() < 0 ? Optional.empty() : Optional.of(lines.get(way.other()).id()),
         way.cause(),
         way.tray(),
         mass(Math.max(0, way.corrected())),
+        mass(after(way)),
         Math.min(1, probability));
+  }
+
+  private double after(Way way) {
+    double left = written.remainder();
+    return switch (way.cause()) {
+      case ROWS_EXCHANGED, ROWS_SHIFTED -> left;
+      case UNDER_ANOTHER_NAME -> left + read[way.line()];
+      case NEVER_WEIGHED, IN_NO_ROW -> left - way.corrected();
+      case WHOLE_ON_TRAY, WHOLE_TOO_HEAVY, WHOLE_TOO_LIGHT -> left + way.corrected() - whole;
+      default -> left + read[way.line()] - way.corrected();
+    };
   }
 
   // ---- how one line may have come about -------------------------------------------------------
 
-  private List<Way> waysOf(int i, double read) {
+  private void addWaysOf(int i) {
     TallyLine line = lines.get(i);
-    List<Way> ways = new ArrayList<>();
     switch (line.standing()) {
-      case LEFT_OUT -> line.expected().ifPresent(norm -> ways.add(never(i, line)));
+      case LEFT_OUT -> {
+        if (line.expected().isPresent() && !written.isOpen()) {
+          addNever(i, line);
+        }
+      }
       case WEIGHED -> {
-        addTares(ways, i, line, read);
-        addTyped(ways, i, line, read);
-        add(ways, i, Cause.WEIGHED_TWICE, Optional.empty(), read / 2, habits.twice() / 2);
+        addTares(i, line);
+        addTyped(i, line);
+        add(i, Cause.WEIGHED_TWICE, Optional.empty(), read[i] / 2, habits.twice() / 2);
+        addOtherName(i, line);
       }
       case TO_COME -> {
         // it will get its figure
       }
     }
-    return ways;
   }
 
-  private Way never(int i, TallyLine line) {
+  private void addNever(int i, TallyLine line) {
     double norm = grams(line.expected().orElseThrow());
     double spread = grams(line.spread());
-    double free = whole * loss.spread();
-    double left = residual(readings());
+    double free = whole * question.norms().loss().spread();
+    double left = written.residual();
     // of what is missing, the part takes what its spread allows and the loss the rest
     double weight = spread * spread / (spread * spread + free * free);
     double corrected = norm + weight * (left - norm);
-    return new Way(i, Cause.NEVER_WEIGHED, Optional.empty(), corrected, Math.log(habits.never()));
+    ways.add(
+        new Way(
+            i,
+            -1,
+            Cause.NEVER_WEIGHED,
+            Optional.empty(),
+            corrected,
+            Math.log(habits.never()) + written.withPart(i)));
   }
 
-  private void addTares(List<Way> ways, int i, TallyLine line, double read) {
+  /** A figure that was typed without a tray is the part alone. */
+  private void addTares(int i, TallyLine line) {
+    if (line.input() == Input.TYPED && line.tray().isEmpty()) {
+      return;
+    }
     for (Tray tray : trays) {
       double rate = habits.tare() * chance(tray, line);
       double mass = grams(tray.mass());
-      add(ways, i, Cause.TARE_NOT_TAKEN, Optional.of(tray), read - mass, 0.6 * rate);
-      add(ways, i, Cause.TARE_TAKEN_TWICE, Optional.of(tray), read + mass, 0.4 * rate);
+      add(i, Cause.TARE_NOT_TAKEN, Optional.of(tray), read[i] - mass, 0.6 * rate);
+      add(i, Cause.TARE_TAKEN_TWICE, Optional.of(tray), read[i] + mass, 0.4 * rate);
     }
   }
 
@@ -278,216 +368,167 @@ public final class GrossErrors {
     return chosen ? habits.chosenTray() : (1 - habits.chosenTray()) / others;
   }
 
-  private void addTyped(List<Way> ways, int i, TallyLine line, double read) {
-    if (line.input() == Input.SCALE) {
+  private void addTyped(int i, TallyLine line) {
+    if (line.input() == Input.SCALE || line.figure().isEmpty()) {
       return;
     }
+    TypedMass figure = line.figure().get();
     double share = line.input() == Input.TYPED ? 1 : 0.5;
-    add(
-        ways,
-        i,
-        Cause.POUNDS_AS_KILOGRAMS,
-        Optional.empty(),
-        read * POUND_GRAMS / 1000,
-        share * habits.pounds());
-    addIfOnStep(ways, i, Cause.POINT_SLIPPED, read * 10, share * habits.slipped() / 2);
-    addIfOnStep(ways, i, Cause.POINT_SLIPPED, read / 10, share * habits.slipped() / 2);
-    List<Double> swaps = swapped(line, read);
-    for (double swap : swaps) {
-      addIfOnStep(ways, i, Cause.DIGITS_SWAPPED, swap, share * habits.swapped() / swaps.size());
+    boolean pounds = figure.bareUnit() == MassUnit.POUND || figure.bareUnit() == MassUnit.OUNCE;
+    MassUnit meant =
+        switch (figure.bareUnit()) {
+          case KILOGRAM -> MassUnit.POUND;
+          case POUND -> MassUnit.KILOGRAM;
+          case GRAM -> MassUnit.OUNCE;
+          case OUNCE -> MassUnit.GRAM;
+        };
+    figure
+        .readAs(meant)
+        .ifPresent(
+            mass ->
+                add(
+                    i,
+                    pounds ? Cause.KILOGRAMS_AS_POUNDS : Cause.POUNDS_AS_KILOGRAMS,
+                    Optional.empty(),
+                    grams(mass),
+                    share * habits.pounds()));
+    for (Mass moved : figure.pointMoved(finest)) {
+      add(i, Cause.POINT_SLIPPED, Optional.empty(), grams(moved), share * habits.slipped() / 2);
+    }
+    List<Mass> swaps = figure.digitsSwapped();
+    for (Mass swap : swaps) {
+      double rate = share * habits.swapped() / swaps.size();
+      add(i, Cause.DIGITS_SWAPPED, Optional.empty(), grams(swap), rate);
     }
   }
 
-  /** What was on the display before two neighbouring digits changed places. */
-  private List<Double> swapped(TallyLine line, double read) {
-    double unit = step(line) < 1 ? step(line) : 1;
-    String digits = Long.toString(Math.round(read / unit));
-    List<Double> before = new ArrayList<>();
-    // a figure under a kilogram is typed with its zero: 0.985
-    String shown =
-        unit == 1 && digits.length() < 4 ? "0".repeat(4 - digits.length()) + digits : digits;
-    for (int k = 0; k + 1 < shown.length(); k++) {
-      if (shown.charAt(k) != shown.charAt(k + 1)) {
-        char[] chars = shown.toCharArray();
-        chars[k] = shown.charAt(k + 1);
-        chars[k + 1] = shown.charAt(k);
-        before.add(Long.parseLong(new String(chars)) * unit);
+  private void add(int i, Cause cause, Optional<Tray> tray, double corrected, double rate) {
+    if (corrected > 0 && rate > 0 && Math.abs(corrected - read[i]) >= least()) {
+      double weight = Math.log(rate) + written.with(i, corrected);
+      ways.add(new Way(i, -1, cause, tray, corrected, weight));
+    }
+  }
+
+  /** The figure is that of another row: two readings of one piece. */
+  private void addOtherName(int i, TallyLine line) {
+    if (Double.isNaN(written.deviation(i)) || read[i] < least()) {
+      return;
+    }
+    double norm = grams(line.expected().orElseThrow());
+    for (int j = 0; j < read.length; j++) {
+      double near = STEPS_TOO_FEW * Math.max(grams(line.step()), grams(lines.get(j).step()));
+      if (j != i && Math.abs(read[i] - read[j]) <= near) {
+        double weight = Math.log(habits.otherName()) + written.same(i, j);
+        ways.add(new Way(i, j, Cause.UNDER_ANOTHER_NAME, Optional.empty(), norm, weight));
       }
     }
-    return before;
   }
 
-  private void addIfOnStep(List<Way> ways, int i, Cause cause, double corrected, double rate) {
-    if (isOnStep(lines.get(i), corrected)) {
-      add(ways, i, cause, Optional.empty(), corrected, rate);
-    }
-  }
+  // ---- rows, the whole, and what has no row ---------------------------------------------------
 
-  private static void add(
-      List<Way> ways, int i, Cause cause, Optional<Tray> tray, double corrected, double rate) {
-    if (corrected > 0 && rate > 0) {
-      ways.add(new Way(i, cause, tray, corrected, Math.log(rate)));
-    }
-  }
-
-  // ---- likelihood -----------------------------------------------------------------------------
-
-  private int offTheSteps() {
-    return lines.stream().mapToInt(GrossErrors::offTheStep).sum();
-  }
-
-  private static int offTheStep(TallyLine line) {
-    return line.mass().isPresent() && !isOnStep(line, grams(line.mass().get())) ? 1 : 0;
-  }
-
-  /**
-   * A figure between two steps of the display was not read off it; one error may explain it.
-   * Several of them were more likely read off a finer scale, where half of all figures fall
-   * between.
-   */
-  private double stepsFit(int off) {
-    long figures = lines.stream().filter(line -> line.mass().isPresent()).count();
-    double own = (1 - FINER) * Math.pow(OFF_THE_STEP, off);
-    return Math.log(own + FINER * Math.pow(0.5, figures));
-  }
-
-  private static boolean isOnStep(TallyLine line, double grams) {
-    double steps = grams / step(line);
-    return Math.abs(steps - Math.rint(steps)) < 1e-6;
-  }
-
-  /**
-   * The logarithm of the density of the parts under their norms, and of the loss they leave: for
-   * the figures as they were read, and with one of them changed, which leaves the rest as it is.
-   */
-  private final class Standings {
-
-    private final double[] read;
-    private final Map<String, Kin> kins = new HashMap<>();
-    private double left = whole;
-    private double variance =
-        Math.pow(whole * loss.spread(), 2) + Math.pow(scale.sigmaGrams(lines.size() + 1), 2);
-    private boolean open;
-    private double ofKins;
-
-    Standings(double[] read) {
-      this.read = read.clone();
-      for (int i = 0; i < read.length; i++) {
-        TallyLine line = lines.get(i);
-        if (line.standing() == Standing.WEIGHED) {
-          left -= read[i];
-          Kin kin = kins.getOrDefault(line.kin(), Kin.NONE);
-          OptionalDouble z = deviation(line, read[i]);
-          kins.put(line.kin(), z.isPresent() ? kin.with(z.getAsDouble()) : kin);
-        } else if (line.standing() == Standing.TO_COME) {
-          left -= expected(line);
-          variance += Math.pow(grams(line.spread()), 2);
-          open = true;
-        }
-      }
-      kins.values().forEach(kin -> ofKins += alike(kin));
-    }
-
-    double likelihood() {
-      return ofKins + remainder(left, variance, open);
-    }
-
-    double likelihoodWith(int i, double corrected) {
-      TallyLine line = lines.get(i);
-      double kin = ofKins;
-      OptionalDouble was = deviation(line, read[i]);
-      if (was.isPresent()) {
-        Kin before = kins.get(line.kin());
-        double now = deviation(line, corrected).orElseThrow();
-        kin += alike(before.without(was.getAsDouble()).with(now)) - alike(before);
-      }
-      return kin + remainder(left + read[i] - corrected, variance, open);
-    }
-
-    double likelihoodWithPart(int i) {
-      TallyLine line = lines.get(i);
-      double more = Math.pow(grams(line.spread()), 2);
-      return ofKins + remainder(left - expected(line), variance + more, true);
-    }
-  }
-
-  private static double expected(TallyLine line) {
-    return line.expected().map(GrossErrors::grams).orElse(0.0);
-  }
-
-  /** Deviations that share a common part: how many, their sum and the sum of their squares. */
-  private record Kin(int count, double sum, double squares) {
-
-    static final Kin NONE = new Kin(0, 0, 0);
-
-    Kin with(double z) {
-      return new Kin(count + 1, sum + z, squares + z * z);
-    }
-
-    Kin without(double z) {
-      return new Kin(count - 1, sum - z, squares - z * z);
-    }
-  }
-
-  /** How far a figure lies off its norm; without a norm every figure is as likely as another. */
-  private static OptionalDouble deviation(TallyLine line, double read) {
-    if (line.expected().isEmpty() || !line.spread().isPositive()) {
-      return OptionalDouble.empty();
-    }
-    return OptionalDouble.of((read - grams(line.expected().get())) / grams(line.spread()));
-  }
-
-  /**
-   * The log-density of deviations that share a common part: covariance own·I + common·11ᵀ, inverted
-   * by the Sherman–Morrison formula, up to a factor that depends on their number alone.
-   */
-  private double alike(Kin kin) {
-    double shared = commonShare / (1 - commonShare + kin.count() * commonShare);
-    return kin.count() <= 1
-        ? -kin.squares() / 2
-        : -(kin.squares() - shared * kin.sum() * kin.sum()) / (1 - commonShare) / 2;
-  }
-
-  /** The log-density of what is left under the loss norm; below nothing only the scale allows. */
-  private double remainder(double left, double variance, boolean open) {
-    double z = (left - whole * loss.mean()) / Math.sqrt(variance);
-    double below = Math.min(0, left) / scale.sigmaGrams(lines.size() + 1);
-    double hard = open ? 0 : below * below / 2;
-    return -z * z / 2 - Math.log(variance) / 2 - hard;
-  }
-
-  private double[] readings() {
-    return lines.stream()
-        .mapToDouble(line -> line.mass().map(GrossErrors::grams).orElse(Double.NaN))
-        .toArray();
-  }
-
-  private double residual(double[] read) {
-    double left = whole * (1 - loss.mean());
-    for (int i = 0; i < read.length; i++) {
-      TallyLine line = lines.get(i);
-      switch (line.standing()) {
-        case WEIGHED -> left -= read[i];
-        case TO_COME -> left -= expected(line);
-        case LEFT_OUT -> {
-          // counted as not taken off
-        }
+  private void addRows() {
+    int[] weighed = IntStream.range(0, read.length).filter(i -> !Double.isNaN(read[i])).toArray();
+    double pairs = Math.max(1, weighed.length * (weighed.length - 1) / 2.0);
+    for (int a = 0; a < weighed.length; a++) {
+      for (int b = a + 1; b < weighed.length; b++) {
+        addExchange(weighed[a], weighed[b], Math.log(habits.rows() / pairs));
       }
     }
-    return left;
-  }
-
-  private double sigma() {
-    double variance =
-        Math.pow(whole * loss.spread(), 2) + Math.pow(scale.sigmaGrams(lines.size() + 1), 2);
-    for (TallyLine line : lines) {
-      variance += line.standing() == Standing.TO_COME ? Math.pow(grams(line.spread()), 2) : 0;
+    boolean odd =
+        IntStream.of(weighed).anyMatch(i -> Math.abs(written.deviation(i)) > PART_IN_RANGE);
+    if (odd && weighed.length > 2) {
+      int[] figureOf = Assignment.best(lines, read);
+      int[] moved =
+          IntStream.range(0, read.length)
+              .filter(i -> figureOf[i] >= 0)
+              .filter(i -> figureOf[i] != i)
+              .toArray();
+      boolean exchange = moved.length == 2 && figureOf[figureOf[moved[0]]] == moved[0];
+      if (moved.length > 0 && !exchange) {
+        double among = isShift(figureOf, moved) ? 2 : moved.length;
+        double weight =
+            Math.log(habits.rows())
+                - among * Math.log(read.length)
+                + written.assigned(figureOf).asWritten();
+        int at = moved[0];
+        ways.add(
+            new Way(
+                figureOf[at],
+                at,
+                Cause.ROWS_SHIFTED,
+                Optional.empty(),
+                read[figureOf[at]],
+                weight));
+      }
     }
-    return Math.sqrt(variance);
   }
 
-  private static double step(TallyLine line) {
-    return grams(line.step());
+  /** Every figure stands one row off, the same way: a row was left out at the start. */
+  private static boolean isShift(int[] figureOf, int[] moved) {
+    boolean next = true;
+    boolean before = true;
+    for (int k = 0; k < moved.length; k++) {
+      int figure = figureOf[moved[k]];
+      next &= k + 1 == moved.length || figure == moved[k + 1];
+      before &= k == 0 || figure == moved[k - 1];
+    }
+    return next || before;
+  }
+
+  private void addExchange(int i, int j, double prior) {
+    boolean normed = !Double.isNaN(written.deviation(i)) && !Double.isNaN(written.deviation(j));
+    if (normed && Math.abs(read[i] - read[j]) >= least()) {
+      ways.add(
+          new Way(
+              i,
+              j,
+              Cause.ROWS_EXCHANGED,
+              Optional.empty(),
+              read[j],
+              prior + written.exchanged(i, j)));
+    }
+  }
+
+  private void addWhole() {
+    double half = Math.log(habits.whole() / 2);
+    for (Tray tray : trays) {
+      double weight = half - Math.log(trays.size());
+      addWhole(Cause.WHOLE_ON_TRAY, Optional.of(tray), whole - grams(tray.mass()), weight);
+    }
+    question
+        .invoiced()
+        .map(GrossErrors::grams)
+        .ifPresent(grams -> addWhole(cause(grams), Optional.empty(), grams, half));
+    for (int k = 1; k <= WHOLE_POINTS; k++) {
+      double off = k * WHOLE_POINT;
+      double weight = half + Math.log(WHOLE_POINT / WHOLE_OFF) - off / WHOLE_OFF;
+      addWhole(
+          Cause.WHOLE_TOO_HEAVY,
+          Optional.empty(),
+          whole * (1 - off),
+          weight + Math.log(1 - TOO_LIGHT));
+      addWhole(
+          Cause.WHOLE_TOO_LIGHT, Optional.empty(), whole * (1 + off), weight + Math.log(TOO_LIGHT));
+    }
+  }
+
+  private Cause cause(double grams) {
+    return grams < whole ? Cause.WHOLE_TOO_HEAVY : Cause.WHOLE_TOO_LIGHT;
+  }
+
+  private void addWhole(Cause cause, Optional<Tray> tray, double grams, double prior) {
+    if (grams > whole / 4 && Math.abs(grams - whole) >= least()) {
+      double weight = prior + written.ofWhole(grams).asWritten();
+      ways.add(new Way(-1, -1, cause, tray, grams, weight));
+    }
+  }
+
+  private void addMissing() {
+    double missing = written.residual();
+    if (!written.isOpen() && missing >= least()) {
+      double weight = Math.log(habits.noRow()) + written.withMissing(MISSING);
+      ways.add(new Way(-2, -1, Cause.IN_NO_ROW, Optional.empty(), missing, weight));
+    }
   }
 
   private static double grams(Mass mass) {

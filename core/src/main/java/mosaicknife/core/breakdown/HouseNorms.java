@@ -1,6 +1,5 @@
 package mosaicknife.core.breakdown;
 
-import mosaicknife.core.breakdown.GrossErrors.Habits;
 import mosaicknife.core.check.Check;
 
 /**

@@ -1,8 +1,11 @@
 package mosaicknife.core.breakdown;
 
+import java.math.RoundingMode;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.TypedMass;
 
 /**
  * One line of a tally as the search for gross errors sees it: what was written down, how it came
@@ -15,7 +18,9 @@ import mosaicknife.core.quantity.Mass;
  * @param expected what the norm expects, empty if there is none
  * @param spread the standard deviation of that between fish; ignored without a norm
  * @param input how the figure came in
- * @param step the step of the display it was read from, positive
+ * @param step how fine the figure is: the step of the display it was read from, or of the last
+ *     digit that was typed; positive
+ * @param figure what was typed, if it was
  * @param tray the tray that was chosen at the bench when it was weighed, if one was
  * @param standing whether it is weighed, still to come, or said not to be taken off
  */
@@ -27,6 +32,7 @@ public record TallyLine(
     Mass spread,
     Input input,
     Mass step,
+    Optional<TypedMass> figure,
     Optional<Tray> tray,
     Standing standing) {
 
@@ -61,7 +67,34 @@ public record TallyLine(
     Check.that(step.isPositive(), "Expected a step above 0 g, found " + step);
     Check.notNull(expected, "expected");
     Check.notNull(input, "input");
+    Check.notNull(figure, "figure");
     Check.notNull(tray, "tray");
+  }
+
+  /**
+   * An entry of which nobody knows what was typed.
+   *
+   * @param id its identifier
+   * @param kin the kin of the part
+   * @param mass what was written down, if it was
+   * @param expected what the norm expects, if there is one
+   * @param spread the standard deviation of that
+   * @param input how the figure came in
+   * @param step how fine the figure is
+   * @param tray the tray that was chosen, if one was
+   * @param standing where the part stands
+   */
+  public TallyLine(
+      String id,
+      String kin,
+      Optional<Mass> mass,
+      Optional<Mass> expected,
+      Mass spread,
+      Input input,
+      Mass step,
+      Optional<Tray> tray,
+      Standing standing) {
+    this(id, kin, mass, expected, spread, input, step, Optional.empty(), tray, standing);
   }
 
   /**
@@ -90,12 +123,26 @@ public record TallyLine(
   }
 
   /**
-   * Returns the same entry as typed by hand.
+   * Returns the same entry as typed by hand, in kilograms with three decimals.
    *
    * @return the entry
    */
   public TallyLine typed() {
-    return with(Input.TYPED, tray);
+    return typed(
+        new TypedMass(
+            mass.orElse(Mass.ZERO).in(MassUnit.KILOGRAM, 3, RoundingMode.HALF_UP).toPlainString(),
+            MassUnit.KILOGRAM));
+  }
+
+  /**
+   * Returns the same entry as typed by hand.
+   *
+   * @param how what was typed
+   * @return the entry, as fine as its last digit
+   */
+  public TallyLine typed(TypedMass how) {
+    return new TallyLine(
+        id, kin, mass, expected, spread, Input.TYPED, how.step(), Optional.of(how), tray, standing);
   }
 
   /**
@@ -105,19 +152,22 @@ public record TallyLine(
    * @return the entry
    */
   public TallyLine on(Tray chosen) {
-    return with(input, Optional.of(chosen));
+    return with(input, figure, Optional.of(chosen));
   }
 
   /**
-   * Returns the same entry with nothing known of how it came in.
+   * Returns the same entry with nothing known of how it came in: it may have been typed or read
+   * off.
    *
    * @return the entry, neither tray nor input known
    */
   public TallyLine unknown() {
-    return with(Input.UNKNOWN, Optional.empty());
+    TallyLine typed = standing == Standing.WEIGHED ? typed() : this;
+    return with(Input.UNKNOWN, typed.figure(), Optional.empty());
   }
 
-  private TallyLine with(Input newInput, Optional<Tray> newTray) {
-    return new TallyLine(id, kin, mass, expected, spread, newInput, step, newTray, standing);
+  private TallyLine with(Input newInput, Optional<TypedMass> newFigure, Optional<Tray> newTray) {
+    return new TallyLine(
+        id, kin, mass, expected, spread, newInput, step, newFigure, newTray, standing);
   }
 }

@@ -2,9 +2,11 @@ package mosaicknife.core.lot;
 
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosaicknife.core.breakdown.Explanation;
 import mosaicknife.core.breakdown.GrossErrors;
 import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.GrossErrors.Question;
@@ -18,8 +20,14 @@ import mosaicknife.core.quantity.Mass;
 /** Puts the tally of a lot as a question to the search for gross errors. */
 public final class Tally {
 
+  /** So many parts of a fish tell how large it is. */
+  private static final int ENOUGH = 3;
+
+  private static final Fraction REST_SPREAD = Fraction.of(3, 10);
+
   private final LotSheet sheet;
   private final Map<Long, Tray> trays;
+  private final Map<Integer, Optional<Fraction>> shares = new HashMap<>();
 
   private Tally(LotSheet sheet, Map<Long, Tray> trays) {
     this.sheet = sheet;
@@ -27,72 +35,154 @@ public final class Tally {
   }
 
   /**
-   * Searches the tally of a lot.
+   * Searches the tally of a lot: of the whole fish, and of each part that was weighed and cut
+   * further.
    *
    * @param sheet the lot
    * @param trays the trays of the house by number
-   * @return what was found; empty before the first weight
+   * @return what was found, of the first tally that is worth a word; empty before the first weight
    */
   public static Optional<Diagnosis> search(LotSheet sheet, Map<Long, Tray> trays) {
-    List<TallyLine> lines = new Tally(sheet, trays).lines();
-    if (lines.stream().noneMatch(line -> line.standing() == Standing.WEIGHED)) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        GrossErrors.search(
-            new Question(
-                sheet.lot().purchased(), lines, List.copyOf(trays.values()), sheet.norms())));
+    List<Diagnosis> found = new Tally(sheet, trays).found();
+    return found.stream()
+        .filter(Diagnosis::isAlarm)
+        .findFirst()
+        .or(() -> found.stream().findFirst());
   }
 
-  /** Only what is cut off the whole fish; a part cut further counts as it was weighed whole. */
-  private List<TallyLine> lines() {
-    List<TallyLine> lines = new ArrayList<>();
+  private List<Diagnosis> found() {
+    List<Diagnosis> found = new ArrayList<>();
+    List<LotPart> cutOff =
+        sheet.parts().stream()
+            .filter(part -> sheet.parentOf(part).filter(LotPart::isStarted).isEmpty())
+            .toList();
+    ask(sheet.lot().purchased(), otherFigure(), lines(cutOff)).ifPresent(found::add);
     for (LotPart part : sheet.parts()) {
-      if (sheet.parentOf(part).filter(LotPart::isStarted).isPresent()) {
-        continue;
+      List<LotPart> pieces =
+          sheet.parts().stream()
+              .filter(piece -> piece.parentId().filter(id -> id == part.id()).isPresent())
+              .filter(piece -> !piece.inARow())
+              .toList();
+      if (part.isDone(sheet.lot().fish()) && !pieces.isEmpty()) {
+        List<TallyLine> lines = lines(pieces);
+        lines.add(rest(part, pieces));
+        ask(part.mass(), Optional.empty(), lines).ifPresent(found::add);
       }
+    }
+    return found;
+  }
+
+  private Optional<Diagnosis> ask(Mass whole, Optional<Mass> invoiced, List<TallyLine> lines) {
+    return lines.stream().noneMatch(line -> line.standing() == Standing.WEIGHED)
+        ? Optional.empty()
+        : Optional.of(
+            GrossErrors.search(
+                new Question(whole, invoiced, lines, List.copyOf(trays.values()), sheet.norms())));
+  }
+
+  /** The invoice, where the own scale says something else. */
+  private Optional<Mass> otherFigure() {
+    Lot lot = sheet.lot();
+    return Optional.of(lot.invoiced()).filter(invoice -> !invoice.equals(lot.purchased()));
+  }
+
+  /** Only what is cut off the same; a part cut further counts as it was weighed whole. */
+  private List<TallyLine> lines(List<LotPart> parts) {
+    List<TallyLine> lines = new ArrayList<>();
+    for (LotPart part : parts) {
       part.taken().forEach(taken -> lines.add(weighed(part, taken)));
-      unweighed(part).ifPresent(lines::add);
+      toCome(part).ifPresent(lines::add);
     }
     return lines;
+  }
+
+  /** What is left of a part that is cut further may weigh anything up to all of it. */
+  private TallyLine rest(LotPart part, List<LotPart> pieces) {
+    Mass expected =
+        Mass.total(pieces.stream().flatMap(piece -> piece.expected().stream()).toList());
+    Mass left = part.mass().minus(expected);
+    return open(
+        Explanation.NO_LINE,
+        Optional.of(left.isPositive() ? left : Mass.ZERO),
+        part.mass().multipliedBy(REST_SPREAD, RoundingMode.HALF_EVEN));
   }
 
   private TallyLine weighed(LotPart part, Weighing taken) {
     int fish = sheet.lot().fish();
     boolean one = taken.fish() != 0 && fish > 1;
-    Fraction share = one ? Fraction.of(1, fish) : Fraction.ONE;
+    Optional<Fraction> share = one ? shareOf(taken.fish()) : Optional.of(Fraction.ONE);
+    Fraction mean = Fraction.of(1, fish);
     return new TallyLine(
         taken.id().toString(),
         part.kind().code() + "#" + taken.fish(),
         Optional.of(taken.mass()),
-        part.expected().map(mass -> mass.multipliedBy(share, RoundingMode.HALF_EVEN)),
-        part.spreadOf(fish, one),
+        part.expected().map(mass -> mass.multipliedBy(share.orElse(mean), RoundingMode.HALF_EVEN)),
+        share
+            .map(of -> part.spread().multipliedBy(of, RoundingMode.HALF_EVEN))
+            .orElseGet(() -> part.spreadOf(fish, true)),
         taken.source() == Source.TYPED ? Input.TYPED : Input.SCALE,
         taken.step().orElse(assumedStep()),
+        taken.figure(),
         taken.tray().map(trays::get),
         Standing.WEIGHED);
+  }
+
+  /**
+   * How much of the lot one fish is: as it was weighed at the dock, else as its parts say that were
+   * weighed so far, by their median, so that one wrong figure does not make a fish large.
+   */
+  private Optional<Fraction> shareOf(int fishNo) {
+    List<Mass> each = sheet.lot().each();
+    if (!each.isEmpty()) {
+      return Optional.of(each.get(fishNo - 1).dividedBy(Mass.total(each)));
+    }
+    return shares.computeIfAbsent(fishNo, this::byItsParts);
+  }
+
+  private Optional<Fraction> byItsParts(int fishNo) {
+    double[] shares =
+        sheet.parts().stream()
+            .filter(part -> part.expected().filter(Mass::isPositive).isPresent())
+            .flatMapToDouble(
+                part ->
+                    part.taken().stream()
+                        .filter(taken -> taken.fish() == fishNo)
+                        .mapToDouble(
+                            taken ->
+                                taken.mass().milligrams()
+                                    / (double) part.expected().get().milligrams()))
+            .sorted()
+            .toArray();
+    return shares.length < ENOUGH
+        ? Optional.empty()
+        : Optional.of(Fraction.ofEstimate(shares[shares.length / 2]));
   }
 
   private Mass assumedStep() {
     return sheet.norms().scale().readability();
   }
 
-  private Optional<TallyLine> unweighed(LotPart part) {
-    boolean toCome = !part.skipped() && part.outstanding().isPositive();
-    boolean leftOut = part.skipped() && part.expected().isPresent() && !part.isStarted();
-    if (!toCome && !leftOut) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        new TallyLine(
-            part.slot(),
-            part.slot(),
-            Optional.empty(),
-            toCome ? Optional.of(part.outstanding()) : part.expected(),
-            part.spreadOf(sheet.lot().fish(), false),
-            Input.UNKNOWN,
-            assumedStep(),
-            Optional.empty(),
-            toCome ? Standing.TO_COME : Standing.LEFT_OUT));
+  /** A part that was said not to be taken off is on another, or is no part this time. */
+  private Optional<TallyLine> toCome(LotPart part) {
+    return part.skipped() || !part.outstanding().isPositive()
+        ? Optional.empty()
+        : Optional.of(
+            open(
+                part.slot(),
+                Optional.of(part.outstanding()),
+                part.spreadOf(sheet.lot().fish(), false)));
+  }
+
+  private TallyLine open(String id, Optional<Mass> expected, Mass spread) {
+    return new TallyLine(
+        id,
+        id,
+        Optional.empty(),
+        expected,
+        spread,
+        Input.UNKNOWN,
+        assumedStep(),
+        Optional.empty(),
+        Standing.TO_COME);
   }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.TypedMass;
 import mosaicknife.core.scale.ScaleReading;
 
 /**
@@ -73,13 +74,29 @@ public record Weighing(
     return weighed.orElseThrow();
   }
 
+  /** Nobody types a figure coarser than this on purpose: {@code 2} may be 2.000 kg. */
+  private static final Mass COARSEST = Mass.ofGrams(50);
+
   /**
-   * Returns the step of the scale's display.
+   * Returns how fine the figure is: the step of the scale's display, or of the last digit typed in
+   * its own unit.
    *
-   * @return the step, if it came from a scale
+   * @return the step, up to 50 g; empty if nothing is known of how it came in
    */
   public Optional<Mass> step() {
-    return reading.map(ScaleReading::readability);
+    return reading
+        .map(ScaleReading::readability)
+        .or(() -> figure().map(TypedMass::step))
+        .map(step -> step.compareTo(COARSEST) > 0 ? COARSEST : step);
+  }
+
+  /**
+   * Returns what was typed, with the unit it was read in.
+   *
+   * @return the figure, if it was typed
+   */
+  public Optional<TypedMass> figure() {
+    return typed.flatMap(text -> weighed.flatMap(mass -> TypedMass.find(text, mass)));
   }
 
   /**

@@ -25,9 +25,10 @@ import mosaicknife.core.quantity.NumberText.Comma;
  * @param typed what was typed, stripped
  * @param echo what was understood, in the typed unit and in the other system: {@code 12.6 lb = 12
  *     lb 9.6 oz = 5.715 kg}
+ * @param step one of its last digit in the unit it was typed in: how fine it is
  * @param note how an ambiguous spelling was read, if it was one
  */
-public record MassText(Mass mass, String typed, String echo, Optional<Finding> note) {
+public record MassText(Mass mass, String typed, String echo, Mass step, Optional<Finding> note) {
 
   private static final int MOST_TONNES = 2;
   private static final Mass MOST = Mass.ofGrams(MOST_TONNES * 1_000_000L);
@@ -90,7 +91,8 @@ public record MassText(Mass mass, String typed, String echo, Optional<Finding> n
     NumberText amount = NumberText.parse(number, grams ? Comma.THOUSANDS : Comma.DECIMAL);
     Mass mass = checked(text, amount.value(), unit);
     String plain = amount.value().stripTrailingZeros().toPlainString() + " " + unit.symbol();
-    return new MassText(mass, text, echo(plain, mass, unit), amount.note());
+    return new MassText(
+        mass, text, echo(plain, mass, unit), step(amount.value(), unit), amount.note());
   }
 
   private static MassText poundsAndOunces(String text, Matcher match) {
@@ -110,7 +112,17 @@ public record MassText(Mass mass, String typed, String echo, Optional<Finding> n
     }
     Mass mass = checked(text, pounds.multiply(OUNCES_PER_POUND).add(ounces), MassUnit.OUNCE);
     return new MassText(
-        mass, text, poundsAndOunces(mass) + " = " + kilograms(mass), Optional.empty());
+        mass,
+        text,
+        poundsAndOunces(mass) + " = " + kilograms(mass),
+        step(ounces, MassUnit.OUNCE),
+        Optional.empty());
+  }
+
+  private static Mass step(BigDecimal amount, MassUnit unit) {
+    BigDecimal last = BigDecimal.ONE.movePointLeft(Math.max(0, amount.scale()));
+    Mass step = Mass.of(last, unit, RoundingMode.HALF_EVEN);
+    return step.isPositive() ? step : Mass.ofMilligrams(1);
   }
 
   private static String carried(BigDecimal pounds, BigDecimal ounces) {

@@ -174,7 +174,9 @@ public class GrossErrorsTest {
     Diagnosis one = search(lines);
     assertEquals(search(lines), one);
     double all =
-        one.nothing() + one.explanations().stream().mapToDouble(Explanation::probability).sum();
+        one.nothing()
+            + one.unknown()
+            + one.explanations().stream().mapToDouble(Explanation::probability).sum();
     assertEquals(all, 1, 1e-9);
   }
 

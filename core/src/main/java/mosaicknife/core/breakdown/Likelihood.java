@@ -1,0 +1,273 @@
+package mosaicknife.core.breakdown;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import mosaicknife.core.breakdown.TallyLine.Standing;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.TypedMass;
+
+/**
+ * The logarithm of the density of a tally: of the parts under their norms, two parts of one kin
+ * being alike, and of the loss they leave under its norm. For the figures as they were written
+ * down, and with one thing changed, which leaves the rest as it is.
+ *
+ * <p>A part without norm may weigh anything. Densities are up to a factor that is the same for all
+ * changes; what a change adds of its own is said at its method.
+ */
+final class Likelihood {
+
+  private static final double MG = 1000;
+
+  /** How far off the norms are that the house starts with, as a fraction; an estimate. */
+  private static final double NORM_OFF = 0.07;
+
+  private static final double ROOT_OF_TWO_PI = Math.sqrt(2 * Math.PI);
+
+  /** A figure that came about in any way lies anywhere on four powers of ten. */
+  private static final double ANYWHERE = Math.log(1e4);
+
+  private final List<TallyLine> lines;
+  private final HouseNorms norms;
+  private final double whole;
+  private final double scale;
+  private final double factor;
+  private final double scales;
+  private final double[] read;
+  private final Map<String, Kin> kins = new HashMap<>();
+  private double left;
+  private double variance;
+  private boolean open;
+  private double ofKins;
+
+  /** Deviations that share a common part: how many, their sum and the sum of their squares. */
+  private record Kin(int count, double sum, double squares) {
+
+    static final Kin NONE = new Kin(0, 0, 0);
+
+    Kin with(double z) {
+      return Double.isNaN(z) ? this : new Kin(count + 1, sum + z, squares + z * z);
+    }
+
+    Kin without(double z) {
+      return Double.isNaN(z) ? this : new Kin(count - 1, sum - z, squares - z * z);
+    }
+  }
+
+  Likelihood(List<TallyLine> lines, Mass whole, HouseNorms norms) {
+    this(lines, grams(whole), 1, scaleVariance(lines, whole, norms), norms, readings(lines));
+  }
+
+  private Likelihood(
+      List<TallyLine> lines,
+      double whole,
+      double factor,
+      double scales,
+      HouseNorms norms,
+      double[] read) {
+    this.lines = lines;
+    this.norms = norms;
+    this.whole = whole;
+    this.factor = factor;
+    this.scales = scales;
+    this.scale = Math.sqrt(scales);
+    this.read = read;
+    this.left = whole;
+    this.variance = Math.pow(whole * norms.loss().spread(), 2) + scales;
+    double normed = 0;
+    for (int i = 0; i < read.length; i++) {
+      TallyLine line = lines.get(i);
+      if (!Double.isNaN(read[i])) {
+        left -= read[i];
+        double z = z(i, read[i]);
+        kins.merge(line.kin(), Kin.NONE.with(z), (a, b) -> a.with(z));
+        normed += Double.isNaN(z) ? 0 : 1;
+      } else if (line.standing() != Standing.LEFT_OUT) {
+        left -= expected(i);
+        variance += Math.pow(spread(i), 2);
+        open = true;
+      }
+    }
+    // a norm that is wider for a heavier fish is less dense
+    ofKins = -normed * Math.log(factor);
+    kins.values().forEach(kin -> ofKins += alike(kin));
+  }
+
+  private static double[] readings(List<TallyLine> lines) {
+    return lines.stream()
+        .mapToDouble(line -> line.mass().map(Likelihood::grams).orElse(Double.NaN))
+        .toArray();
+  }
+
+  /**
+   * Each figure is as fine as it is, the whole as fine as it was written, or as the house's scale.
+   */
+  private static double scaleVariance(List<TallyLine> lines, Mass whole, HouseNorms norms) {
+    double own = ScaleError.of(TypedMass.stepOf(whole)).sigmaGrams(1);
+    double variance = Math.pow(Math.max(own, norms.scale().sigmaGrams(1)), 2);
+    for (TallyLine line : lines) {
+      variance += Math.pow(ScaleError.of(line.step()).sigmaGrams(1), 2);
+    }
+    return variance;
+  }
+
+  /** What the lines and the expected loss leave of the whole; negative if over. */
+  double residual() {
+    return left - whole * norms.loss().mean();
+  }
+
+  /** What the figures alone leave of the whole; negative if over. */
+  double remainder() {
+    return whole - IntStream.range(0, read.length).mapToDouble(this::weighed).sum();
+  }
+
+  private double weighed(int i) {
+    return Double.isNaN(read[i]) ? 0 : read[i];
+  }
+
+  double sigma() {
+    return Math.sqrt(variance);
+  }
+
+  /** The standard deviation of whole less parts by the scales alone. */
+  double scale() {
+    return scale;
+  }
+
+  boolean isOpen() {
+    return open;
+  }
+
+  /** How far a figure lies off its norm in standard deviations; not a number without norm. */
+  double deviation(int i) {
+    return Double.isNaN(read[i]) ? Double.NaN : z(i, read[i]);
+  }
+
+  private double z(int i, double grams) {
+    double spread = spread(i);
+    return spread > 0 && lines.get(i).expected().isPresent()
+        ? (grams - expected(i)) / spread
+        : Double.NaN;
+  }
+
+  private double expected(int i) {
+    return factor * lines.get(i).expected().map(Likelihood::grams).orElse(0.0);
+  }
+
+  /** The norm itself is a starting estimate: it may be off by a part of itself. */
+  private double spread(int i) {
+    double own = grams(lines.get(i).spread());
+    return own == 0 ? 0 : factor * Math.hypot(own, NORM_OFF * expected(i) / factor);
+  }
+
+  // ---- as written, and with one thing changed --------------------------------------------------
+
+  double asWritten() {
+    return ofKins + remainder(left, variance, open);
+  }
+
+  double with(int i, double corrected) {
+    return ofKins
+        + change(i, z(i, read[i]), z(i, corrected))
+        + remainder(left + read[i] - corrected, variance, open);
+  }
+
+  /** A part that was said not to be taken off was, and its mass is missing. */
+  double withPart(int i) {
+    double more = Math.pow(spread(i), 2);
+    return ofKins + remainder(left - expected(i), variance + more, true);
+  }
+
+  /** The figure is no figure of this part, which weighs what the norm expects, nobody knows. */
+  private double without(int i) {
+    double more = Math.pow(spread(i), 2);
+    return ofKins
+        + change(i, z(i, read[i]), Double.NaN)
+        + remainder(left + read[i] - expected(i), variance + more, true);
+  }
+
+  /** Any other error: the figure lies anywhere. */
+  double anything(int i) {
+    return without(i) + Math.log(spread(i) * ROOT_OF_TWO_PI / (read[i] * ANYWHERE));
+  }
+
+  /** The figure is one of another piece, weighed twice: as near to it as two readings are. */
+  double same(int i, int as) {
+    double two =
+        Math.hypot(
+            ScaleError.of(lines.get(i).step()).sigmaGrams(1),
+            ScaleError.of(lines.get(as).step()).sigmaGrams(1));
+    double apart = (read[i] - read[as]) / two;
+    return without(i) - apart * apart / 2 + Math.log(spread(i) / two);
+  }
+
+  double exchanged(int i, int j) {
+    double change;
+    if (lines.get(i).kin().equals(lines.get(j).kin())) {
+      Kin before = kins.get(lines.get(i).kin());
+      Kin after =
+          before
+              .without(z(i, read[i]))
+              .without(z(j, read[j]))
+              .with(z(i, read[j]))
+              .with(z(j, read[i]));
+      change = alike(after) - alike(before);
+    } else {
+      change = change(i, z(i, read[i]), z(i, read[j])) + change(j, z(j, read[j]), z(j, read[i]));
+    }
+    return ofKins + change + remainder(left, variance, open);
+  }
+
+  /** Rows with other figures: each takes the figure of the row named, or none. */
+  Likelihood assigned(int[] figureOf) {
+    double[] others = new double[read.length];
+    for (int i = 0; i < others.length; i++) {
+      others[i] = figureOf[i] < 0 ? Double.NaN : read[figureOf[i]];
+    }
+    return new Likelihood(lines, whole, factor, scales, norms, others);
+  }
+
+  /** The same parts of a fish that weighs otherwise, so that each is expected otherwise. */
+  Likelihood ofWhole(double grams) {
+    return new Likelihood(lines, grams, factor * grams / whole, scales, norms, read);
+  }
+
+  /** Something is missing that has no row; up to a tenth of the fish or so. */
+  double withMissing(double usual) {
+    double more = Math.pow(whole * usual, 2);
+    return ofKins + Math.log(2) + remainder(left, variance + more, true);
+  }
+
+  private double change(int i, double was, double now) {
+    if (Double.isNaN(was)) {
+      return 0;
+    }
+    Kin before = kins.get(lines.get(i).kin());
+    return alike(before.without(was).with(now)) - alike(before);
+  }
+
+  /**
+   * The log-density of deviations that share a common part: covariance own·I + common·11ᵀ, inverted
+   * by the Sherman–Morrison formula, up to a factor that depends on their number alone.
+   */
+  private double alike(Kin kin) {
+    double common = norms.sides().correlation();
+    double shared = common / (1 - common + kin.count() * common);
+    return kin.count() <= 1
+        ? -kin.squares() / 2
+        : -(kin.squares() - shared * kin.sum() * kin.sum()) / (1 - common) / 2;
+  }
+
+  /** The log-density of what is left under the loss norm; below nothing only the scale allows. */
+  private double remainder(double rest, double spread, boolean toCome) {
+    double z = (rest - whole * norms.loss().mean()) / Math.sqrt(spread);
+    double below = Math.min(0, rest) / scale;
+    double hard = toCome ? 0 : below * below / 2;
+    return -z * z / 2 - Math.log(spread) / 2 - hard;
+  }
+
+  private static double grams(Mass mass) {
+    return mass.milligrams() / MG;
+  }
+}
