@@ -206,7 +206,11 @@ class BenchController {
               SentTwice.survive(
                   () ->
                       tallies.mend(
-                          id, ClientIds.of(own), line, cause, e -> Suspicion.reason(e, formats())));
+                          id,
+                          ClientIds.of(own),
+                          line,
+                          cause,
+                          (sheet, e) -> Suspicion.reason(sheet, e, formats())));
           next.ifPresent(answer::select);
           return next.isPresent()
               ? words.say("bench.said.put-it-on-the-scale")

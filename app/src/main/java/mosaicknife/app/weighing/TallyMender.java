@@ -1,8 +1,9 @@
 package mosaicknife.app.weighing;
 
+import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.house.TrayEditor;
@@ -14,6 +15,7 @@ import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Tally;
+import mosaicknife.core.quantity.Mass;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,7 +63,11 @@ public class TallyMender {
    */
   @PreAuthorize("hasAuthority('WEIGH')")
   public Optional<String> mend(
-      long lotId, UUID id, String line, Cause cause, Function<Explanation, String> why) {
+      long lotId,
+      UUID id,
+      String line,
+      Cause cause,
+      BiFunction<LotSheet, Explanation, String> why) {
     LotSheet sheet = sheets.get(lotId);
     if (cause == Cause.NEVER_WEIGHED) {
       sheet
@@ -73,10 +79,31 @@ public class TallyMender {
     Explanation explanation =
         find(sheet).stream()
             .flatMap(found -> found.explanations().stream())
-            .filter(e -> e.line().equals(line) && e.cause() == cause)
+            .filter(e -> e.line().equals(line) && e.cause() == cause && e.cause().isMendable())
             .findFirst()
             .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-tally-changed-since-look"));
-    bench.mend(lotId, id, UUID.fromString(line), explanation.corrected(), why.apply(explanation));
+    String reason = why.apply(sheet, explanation);
+    UUID weighing = UUID.fromString(line);
+    if (cause == Cause.UNDER_ANOTHER_NAME) {
+      bench.takeBack(lotId, id, weighing);
+      return sheet.partWeighedBy(line).map(LotPart::slot);
+    }
+    if (cause == Cause.ROWS_EXCHANGED) {
+      UUID other = explanation.other().map(UUID::fromString).orElseThrow();
+      Mass mine = massOf(sheet, line);
+      UUID twin = UUID.nameUUIDFromBytes((id + " exchanged").getBytes(StandardCharsets.UTF_8));
+      bench.mend(lotId, twin, other, mine, reason);
+    }
+    bench.mend(lotId, id, weighing, explanation.corrected(), reason);
     return Optional.empty();
+  }
+
+  private static Mass massOf(LotSheet sheet, String line) {
+    return sheet.parts().stream()
+        .flatMap(part -> part.taken().stream())
+        .filter(taken -> taken.id().toString().equals(line))
+        .findFirst()
+        .orElseThrow()
+        .mass();
   }
 }

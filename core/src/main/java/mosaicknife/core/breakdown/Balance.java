@@ -8,8 +8,8 @@ import mosaicknife.core.quantity.Mass;
  * Whether the parts weighed so far add up to the fish that was bought.
  *
  * <p>The loss is purchased less parts. It is judged against two limits: parts may not outweigh the
- * fish by more than two standard deviations of the scale, and once every part is weighed the loss
- * may not exceed the norm's band.
+ * fish by more than two standard deviations of the scale, nor by what nobody would look for, and
+ * once every part is weighed the loss may not exceed the norm's band.
  *
  * @param purchased the mass as purchased
  * @param tallied the sum of the parts weighed
@@ -21,6 +21,11 @@ public record Balance(
     Mass purchased, Mass tallied, Mass outstanding, Mass expectedLoss, Verdict verdict) {
 
   private static final double SIGMAS = 2;
+
+  /** Less than this nobody would look for, in grams and as a fraction of the fish. */
+  static final double LEAST_GRAMS = 10;
+
+  static final double LEAST_SHARE = 0.005;
 
   /** The judgement on a tally. */
   public enum Verdict {
@@ -67,7 +72,8 @@ public record Balance(
     Mass purchased = breakdown.purchased();
     Mass remainder = breakdown.remainder();
     Verdict verdict;
-    if (remainder.inGrams().doubleValue() < -SIGMAS * sigma) {
+    double least = Math.max(LEAST_GRAMS, LEAST_SHARE * purchased.inGrams().doubleValue());
+    if (remainder.inGrams().doubleValue() < -Math.max(SIGMAS * sigma, least)) {
       verdict = Verdict.OVER;
     } else if (outstanding.isPositive()) {
       verdict = Verdict.OPEN;

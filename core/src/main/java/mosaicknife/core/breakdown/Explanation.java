@@ -62,6 +62,8 @@ public record Explanation(
     UNDER_ANOTHER_NAME,
     /** A part that has no row was not weighed. */
     IN_NO_ROW,
+    /** None of the others: the figure is far from what the part weighs, nobody knows why. */
+    ANYTHING_ELSE,
     /** The whole fish was weighed in its tray. */
     WHOLE_ON_TRAY,
     /** The whole fish was weighed with ice or water, or its figure is too high otherwise. */
@@ -90,7 +92,13 @@ public record Explanation(
      */
     public boolean isMendable() {
       return switch (this) {
-        case ROWS_SHIFTED, IN_NO_ROW, WHOLE_ON_TRAY, WHOLE_TOO_HEAVY, WHOLE_TOO_LIGHT -> false;
+        case ROWS_SHIFTED,
+            IN_NO_ROW,
+            ANYTHING_ELSE,
+            WHOLE_ON_TRAY,
+            WHOLE_TOO_HEAVY,
+            WHOLE_TOO_LIGHT ->
+            false;
         default -> true;
       };
     }

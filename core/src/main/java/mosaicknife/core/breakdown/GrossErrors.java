@@ -32,8 +32,8 @@ import mosaicknife.core.quantity.TypedMass;
  * Jacobian: a swap of digits or a slipped point maps a step to a figure one to one, twice the part
  * has steps half as far apart.
  *
- * <p>A second error in the same tally is not looked for: it is found after the first was mended.
- * The cost grows with the square of the lines, for pairs of rows.
+ * <p>A second error in the same tally may lie anywhere; it is named after the first was mended. The
+ * cost grows with the square of the lines.
  */
 public final class GrossErrors {
 
@@ -58,11 +58,8 @@ public final class GrossErrors {
   /** While parts are to come, one by itself must lie beyond this to be worth a word. */
   private static final double PART_ALONE = 4;
 
-  /** What nobody would mend: under so many steps, so many grams, this fraction of the fish. */
+  /** Under so many steps nobody would mend it. */
   private static final int STEPS_TOO_FEW = 3;
-
-  private static final double GRAMS_TOO_FEW = 10;
-  private static final double SHARE_TOO_SMALL = 0.005;
 
   /** A piece without a row weighs up to twice this fraction of the fish; a starting estimate. */
   private static final double MISSING = 0.08;
@@ -76,6 +73,12 @@ public final class GrossErrors {
   /** How often a fish that was weighed wrong was weighed too light. */
   private static final double TOO_LIGHT = 0.2;
 
+  private static final double ALMOST_CERTAIN = 0.9;
+  private static final double TIMES_LIKELIER = 5;
+  private static final double LIKELY = 0.5;
+  private static final double WORTH_A_WORD = 0.1;
+  private static final int MOST_OPEN = 3;
+
   private static final double MG = 1000;
 
   private final List<TallyLine> lines;
@@ -86,6 +89,7 @@ public final class GrossErrors {
   private final double[] read;
   private final Likelihood written;
   private final Mass finest;
+  private final boolean isFarOff;
   private final List<Way> ways = new ArrayList<>();
 
   private GrossErrors(Question question) {
@@ -99,6 +103,7 @@ public final class GrossErrors {
             .mapToDouble(line -> line.mass().map(GrossErrors::grams).orElse(Double.NaN))
             .toArray();
     this.written = new Likelihood(lines, question.whole(), question.norms());
+    this.isFarOff = Math.abs(written.residual()) > SIGMAS * written.sigma() || worst() > PART_ALONE;
     this.finest =
         lines.stream()
             .filter(line -> line.mass().isPresent())
@@ -138,27 +143,67 @@ public final class GrossErrors {
     }
   }
 
+  /** How sure one may be said to be. */
+  public enum Sureness {
+    /** Nine times in ten it is so. */
+    ALMOST_CERTAIN,
+    /** Rather so than not. */
+    PROBABLE,
+    /** It may be. */
+    POSSIBLE
+  }
+
   /**
    * What was found.
    *
    * @param residual what the lines and the expected loss leave of the whole; negative if over
    * @param sigma the standard deviation of the residual by scale, loss and lines to come
    * @param nothing how likely it is that nothing happened, from 0 to 1
-   * @param unknown how likely it is that something happened that is none of the explanations
    * @param explanations one for each line and cause, the likeliest first
    * @param isAlarm whether it is worth a word
    */
   public record Diagnosis(
-      Mass residual,
-      Mass sigma,
-      double nothing,
-      double unknown,
-      List<Explanation> explanations,
-      boolean isAlarm) {
+      Mass residual, Mass sigma, double nothing, List<Explanation> explanations, boolean isAlarm) {
 
     /** Copies the explanations. */
     public Diagnosis {
       explanations = List.copyOf(explanations);
+    }
+
+    /**
+     * Returns how sure an explanation may be said to be.
+     *
+     * @param one one of the explanations
+     * @return almost certain only if it is nine times in ten right and five times likelier than the
+     *     next, whatever that is
+     */
+    public Sureness sureness(Explanation one) {
+      double next =
+          explanations.stream()
+              .filter(other -> !other.equals(one))
+              .mapToDouble(Explanation::probability)
+              .reduce(nothing, Math::max);
+      double p = one.probability();
+      boolean certain = p >= ALMOST_CERTAIN && p >= TIMES_LIKELIER * next;
+      return certain
+          ? Sureness.ALMOST_CERTAIN
+          : p >= LIKELY ? Sureness.PROBABLE : Sureness.POSSIBLE;
+    }
+
+    /**
+     * Returns the explanations that are open: one alone if it is almost certain.
+     *
+     * @return up to three, the likeliest first, each at least one in ten; none without alarm
+     */
+    public List<Explanation> open() {
+      if (!isAlarm) {
+        return List.of();
+      }
+      boolean alone = sureness(explanations.get(0)) == Sureness.ALMOST_CERTAIN;
+      return explanations.stream()
+          .limit(alone ? 1 : MOST_OPEN)
+          .filter(e -> e.probability() >= WORTH_A_WORD)
+          .toList();
     }
 
     /**
@@ -192,31 +237,26 @@ public final class GrossErrors {
 
   private Diagnosis search() {
     double nothing = Math.log(1 - ANY) + written.asWritten();
-    double unknown = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < read.length; i++) {
-      if (!Double.isNaN(read[i])) {
-        unknown = sum(unknown, Math.log(habits.unknown()) + written.anything(i));
-      }
       addWaysOf(i);
     }
     addRows();
     addWhole();
     addMissing();
-    return finding(nothing, unknown);
+    return finding(nothing);
   }
 
   /** The logarithm of a sum of which the logarithms are known. */
   private static double sum(double a, double b) {
     double most = Math.max(a, b);
-    return Double.isNaN(b) || b == Double.NEGATIVE_INFINITY
-        ? a
+    return most == Double.NEGATIVE_INFINITY
+        ? most
         : most + Math.log(Math.exp(a - most) + Math.exp(b - most));
   }
 
-  private Diagnosis finding(double nothing, double unknown) {
+  private Diagnosis finding(double nothing) {
     double most = ways.stream().mapToDouble(Way::weight).reduce(nothing, Math::max);
-    most = Math.max(most, unknown);
-    double all = Math.exp(nothing - most) + Math.exp(unknown - most);
+    double all = Math.exp(nothing - most);
     for (Way way : ways) {
       all += Math.exp(way.weight() - most);
     }
@@ -239,7 +279,6 @@ public final class GrossErrors {
         mass(written.residual()),
         mass(written.sigma()),
         free,
-        Math.exp(unknown - most) / all,
         explanations,
         !explanations.isEmpty() && isAlarm(free));
   }
@@ -258,11 +297,7 @@ public final class GrossErrors {
 
   /** Silence first: what lies in its range needs no word, however unlikely "nothing" became. */
   private boolean isAlarm(double free) {
-    double worst = 0;
-    for (int i = 0; i < read.length; i++) {
-      double z = Math.abs(written.deviation(i));
-      worst = Double.isNaN(z) ? worst : Math.max(worst, z);
-    }
+    double worst = worst();
     double residual = Math.abs(written.residual());
     if (written.isOpen()) {
       boolean over = -written.remainder() > Math.max(SIGMAS * written.scale(), least());
@@ -273,11 +308,26 @@ public final class GrossErrors {
     return !quiet && free < (beyond ? BEYOND : LEFT_OPEN);
   }
 
+  /** How far the part lies off its norm that lies off farthest. */
+  private double worst() {
+    double worst = 0;
+    for (int i = 0; i < read.length; i++) {
+      worst = isFar(i) ? Math.max(worst, Math.abs(written.deviation(i))) : worst;
+    }
+    return worst;
+  }
+
+  /** Whether a figure is so many grams off its norm that somebody would mend it. */
+  private boolean isFar(int i) {
+    return !Double.isNaN(written.deviation(i))
+        && Math.abs(read[i] - grams(lines.get(i).expected().orElseThrow())) >= least();
+  }
+
   /** Less than this is not worth a word, in grams. */
   private double least() {
     double steps =
         lines.stream().mapToDouble(line -> STEPS_TOO_FEW * grams(line.step())).max().orElse(0);
-    return Math.max(Math.max(steps, GRAMS_TOO_FEW), SHARE_TOO_SMALL * whole);
+    return Math.max(Math.max(steps, Balance.LEAST_GRAMS), Balance.LEAST_SHARE * whole);
   }
 
   private Explanation explanation(Way way, double probability) {
@@ -321,6 +371,11 @@ public final class GrossErrors {
         addTyped(i, line);
         add(i, Cause.WEIGHED_TWICE, Optional.empty(), read[i] / 2, habits.twice() / 2);
         addOtherName(i, line);
+        if (isFar(i)) {
+          double weight = Math.log(habits.unknown()) + written.anything(i);
+          double norm = grams(line.expected().orElseThrow());
+          ways.add(new Way(i, -1, Cause.ANYTHING_ELSE, Optional.empty(), norm, weight));
+        }
       }
       case TO_COME -> {
         // it will get its figure
@@ -404,9 +459,20 @@ public final class GrossErrors {
 
   private void add(int i, Cause cause, Optional<Tray> tray, double corrected, double rate) {
     if (corrected > 0 && rate > 0 && Math.abs(corrected - read[i]) >= least()) {
-      double weight = Math.log(rate) + written.with(i, corrected);
+      double weight = Math.log(rate) + sum(written.with(i, corrected), withAnother(i, corrected));
       ways.add(new Way(i, -1, cause, tray, corrected, weight));
     }
+  }
+
+  /** The same, where another line is wrong as well, in whatever way. */
+  private double withAnother(int i, double corrected) {
+    double sum = Double.NEGATIVE_INFINITY;
+    for (int j = 0; isFarOff && j < read.length; j++) {
+      if (j != i && !Double.isNaN(written.deviation(j))) {
+        sum = sum(sum, written.withAndAnything(i, corrected, j));
+      }
+    }
+    return sum + Math.log(habits.second() / read.length);
   }
 
   /** The figure is that of another row: two readings of one piece. */
@@ -435,7 +501,8 @@ public final class GrossErrors {
       }
     }
     boolean odd =
-        IntStream.of(weighed).anyMatch(i -> Math.abs(written.deviation(i)) > PART_IN_RANGE);
+        IntStream.of(weighed)
+            .anyMatch(i -> isFar(i) && Math.abs(written.deviation(i)) > PART_IN_RANGE);
     if (odd && weighed.length > 2) {
       int[] figureOf = Assignment.best(lines, read);
       int[] moved =

@@ -17,6 +17,7 @@ import mosaicknife.core.check.Check;
  * @param noRow a part without row not weighed, for a tally
  * @param whole the whole fish weighed wrong, for a tally
  * @param unknown anything else that spoils one figure
+ * @param second a second error in a tally that has one
  */
 public record Habits(
     double tare,
@@ -30,11 +31,13 @@ public record Habits(
     double otherName,
     double noRow,
     double whole,
-    double unknown) {
+    double unknown,
+    double second) {
 
   /** Starting estimates. */
   public static final Habits STARTING =
-      new Habits(0.004, 0.5, 0.002, 0.003, 0.004, 0.003, 0.85, 0.01, 0.001, 0.008, 0.01, 0.001);
+      new Habits(
+          0.004, 0.5, 0.002, 0.003, 0.004, 0.003, 0.85, 0.01, 0.001, 0.01, 0.01, 0.0005, 0.003);
 
   /** Refuses rates outside 0–1. */
   public Habits {
@@ -50,7 +53,8 @@ public record Habits(
       otherName,
       noRow,
       whole,
-      unknown
+      unknown,
+      second
     };
     for (double rate : rates) {
       Check.inRange(rate, 0, 1, "rate");

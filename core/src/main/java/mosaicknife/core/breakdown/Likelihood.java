@@ -155,10 +155,19 @@ final class Likelihood {
     return factor * lines.get(i).expected().map(Likelihood::grams).orElse(0.0);
   }
 
-  /** The norm itself is a starting estimate: it may be off by a part of itself. */
+  /**
+   * The norm itself is a starting estimate that may be off by a part of itself, and a figure is no
+   * finer than it was read.
+   */
   private double spread(int i) {
-    double own = grams(lines.get(i).spread());
-    return own == 0 ? 0 : factor * Math.hypot(own, NORM_OFF * expected(i) / factor);
+    TallyLine line = lines.get(i);
+    double own = grams(line.spread());
+    if (own == 0) {
+      return 0;
+    }
+    double norm = NORM_OFF * line.expected().map(Likelihood::grams).orElse(0.0);
+    double scaleError = ScaleError.of(line.step()).sigmaGrams(1);
+    return factor * Math.sqrt(own * own + norm * norm + scaleError * scaleError);
   }
 
   // ---- as written, and with one thing changed --------------------------------------------------
@@ -189,7 +198,33 @@ final class Likelihood {
 
   /** Any other error: the figure lies anywhere. */
   double anything(int i) {
-    return without(i) + Math.log(spread(i) * ROOT_OF_TWO_PI / (read[i] * ANYWHERE));
+    return without(i) + anywhere(i);
+  }
+
+  private double anywhere(int i) {
+    return Math.log(spread(i) * ROOT_OF_TWO_PI / (read[i] * ANYWHERE));
+  }
+
+  /** One figure corrected, and another that lies anywhere: two errors in one tally. */
+  double withAndAnything(int i, double corrected, int j) {
+    double more = Math.pow(spread(j), 2);
+    double left2 = left + read[i] - corrected + read[j] - expected(j);
+    return ofKins
+        + change(i, corrected, j, Double.NaN)
+        + remainder(left2, variance + more, true)
+        + anywhere(j);
+  }
+
+  /** What two lines change together; of one kin they are counted as one. */
+  private double change(int i, double first, int j, double second) {
+    double nowFirst = Double.isNaN(first) ? Double.NaN : z(i, first);
+    double nowSecond = Double.isNaN(second) ? Double.NaN : z(j, second);
+    if (!lines.get(i).kin().equals(lines.get(j).kin())) {
+      return change(i, z(i, read[i]), nowFirst) + change(j, z(j, read[j]), nowSecond);
+    }
+    Kin before = kins.get(lines.get(i).kin());
+    Kin after = before.without(z(i, read[i])).without(z(j, read[j])).with(nowFirst).with(nowSecond);
+    return alike(after) - alike(before);
   }
 
   /** The figure is one of another piece, weighed twice: as near to it as two readings are. */
@@ -203,20 +238,7 @@ final class Likelihood {
   }
 
   double exchanged(int i, int j) {
-    double change;
-    if (lines.get(i).kin().equals(lines.get(j).kin())) {
-      Kin before = kins.get(lines.get(i).kin());
-      Kin after =
-          before
-              .without(z(i, read[i]))
-              .without(z(j, read[j]))
-              .with(z(i, read[j]))
-              .with(z(j, read[i]));
-      change = alike(after) - alike(before);
-    } else {
-      change = change(i, z(i, read[i]), z(i, read[j])) + change(j, z(j, read[j]), z(j, read[i]));
-    }
-    return ofKins + change + remainder(left, variance, open);
+    return ofKins + change(i, read[j], j, read[i]) + remainder(left, variance, open);
   }
 
   /** Rows with other figures: each takes the figure of the row named, or none. */

@@ -377,7 +377,10 @@ public record CutPlan(
     if (from.isEmpty() || fraction == 0) {
       return;
     }
-    List<Draft> to = drafts.stream().filter(draft -> draft.takes(shift)).toList();
+    List<Draft> all = drafts.stream().filter(draft -> draft.takes(shift)).toList();
+    List<Draft> there = all.stream().filter(draft -> draft.mass > 0).toList();
+    // what another answer took off altogether gets nothing back
+    List<Draft> to = there.isEmpty() ? all : there;
     if (to.isEmpty()) {
       PartKind kind =
           kinds

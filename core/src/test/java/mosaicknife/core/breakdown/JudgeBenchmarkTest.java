@@ -121,8 +121,8 @@ public class JudgeBenchmarkTest {
           }
           Score score = print("all six" + name, all);
           assertTrue(score.line() >= (name.isEmpty() ? 0.98 : 0.96), score.toString());
-          assertTrue(score.cause() >= 0.85, score.toString());
-          assertTrue(score.corrected() >= 0.8, score.toString());
+          assertTrue(score.cause() >= (name.isEmpty() ? 0.85 : 0.82), score.toString());
+          assertTrue(score.corrected() >= (name.isEmpty() ? 0.8 : 0.75), score.toString());
         });
   }
 
@@ -136,9 +136,37 @@ public class JudgeBenchmarkTest {
     SimulatedTally trays = new SimulatedTally(new Random(18)).onOtherTrays();
     print("a tray nobody knows", many(MANY / 2, () -> trays.wrong("TARE_NOT_TAKEN")));
     assertTrue(scores.get("ROWS_EXCHANGED").cause() > 0.7, "exchanged");
+    assertTrue(scores.get(SimulatedTally.ANYTHING).line() > 0.65, "anything else");
     assertTrue(scores.get("WHOLE_ON_TRAY").cause() > 0.6, "whole on its tray");
     assertTrue(scores.get("WHOLE_TOO_HEAVY").three() > 0.6, "whole with ice");
-    assertTrue(scores.get("IN_NO_ROW").three() > 0.5, "in no row");
+    assertTrue(scores.get("IN_NO_ROW").three() > 0.25, "in no row");
+  }
+
+  /** After two errors two taps make both right. */
+  @Test
+  public void twoErrorsAreMendedInTwoTaps() {
+    SimulatedTally fish = new SimulatedTally(new Random(31));
+    Random which = new Random(37);
+    int mended = 0;
+    int all = MANY / 2;
+    for (int i = 0; i < all; i++) {
+      SimulatedTally.Pair two =
+          fish.twice(SIX.get(which.nextInt(SIX.size())), SIX.get(which.nextInt(SIX.size())));
+      List<TallyLine> lines = new ArrayList<>(two.question().lines());
+      int right = 0;
+      for (int tap = 0; tap < 2; tap++) {
+        Optional<Explanation> best =
+            GrossErrors.search(SimulatedTally.with(two.question(), lines)).best();
+        if (best.isPresent()) {
+          right += two.isMendedBy(best.get()) ? 1 : 0;
+          lines.replaceAll(line -> SimulatedTally.mended(line, best.get(), two.after(best.get())));
+        }
+      }
+      mended += right == 2 ? 1 : 0;
+    }
+    double share = mended / (double) all;
+    Reporter.log("two errors, both mended in two taps %.1f %%".formatted(100 * share), true);
+    assertTrue(share >= 0.6, "mended " + share);
   }
 
   /** Of what is called so and so likely, so many are right. */

@@ -81,7 +81,7 @@ final class SimulatedTally {
   }
 
   /** What goes wrong beyond the causes that have a name. */
-  static final String ANYTHING = "ANYTHING";
+  static final String ANYTHING = "ANYTHING_ELSE";
 
   private final RandomGenerator random;
   private double normsOff;
@@ -340,7 +340,10 @@ final class SimulatedTally {
   }
 
   private Optional<Case> tryWrong(String what) {
-    Drawn drawn = draw(Way.MIXED);
+    return spoilt(draw(Way.MIXED), what);
+  }
+
+  private Optional<Case> spoilt(Drawn drawn, String what) {
     List<TallyLine> lines = new ArrayList<>(drawn.lines);
     int at = random.nextInt(lines.size());
     int next = (at + 1 + random.nextInt(lines.size() - 1)) % lines.size();
@@ -450,6 +453,70 @@ final class SimulatedTally {
     }
     return Optional.of(
         new Case(question(drawn, lines, whole), culprit, other, Optional.of(what), truth, effect));
+  }
+
+  /** A tally with two errors, on two lines. */
+  record Pair(Question question, Case one, Case other) {
+
+    boolean isMendedBy(Explanation found) {
+      return isMendedBy(found, one) || isMendedBy(found, other);
+    }
+
+    /** What was never weighed is put on the scale now. */
+    private static boolean isMendedBy(Explanation found, Case made) {
+      boolean weighed = found.cause() == Cause.NEVER_WEIGHED;
+      return made.isRight(found) && (weighed || made.isCorrected(found));
+    }
+
+    /** What the line weighs after the tap. */
+    Mass after(Explanation found) {
+      Case made = found.line().equals(one.culprit()) ? one : other;
+      return found.cause() == Cause.NEVER_WEIGHED ? mass(made.truth()) : found.corrected();
+    }
+  }
+
+  /** Two errors in one fish: the spoilt line of one tally and that of another of the same fish. */
+  Pair twice(String what, String another) {
+    while (true) {
+      Drawn drawn = draw(Way.MIXED);
+      Optional<Case> one = spoilt(drawn, what);
+      Optional<Case> other = spoilt(drawn, another);
+      if (one.isPresent()
+          && other.isPresent()
+          && !one.get().culprit().equals(other.get().culprit())
+          && Math.min(one.get().effect(), other.get().effect()) > 0.06 * drawn.whole) {
+        List<TallyLine> lines = new ArrayList<>(one.get().question().lines());
+        lines.replaceAll(
+            line ->
+                line.id().equals(other.get().culprit())
+                    ? other.get().question().lines().stream()
+                        .filter(l -> l.id().equals(line.id()))
+                        .findFirst()
+                        .orElseThrow()
+                    : line);
+        return new Pair(with(one.get().question(), lines), one.get(), other.get());
+      }
+    }
+  }
+
+  static Question with(Question question, List<TallyLine> lines) {
+    return new Question(question.whole(), lines, question.trays(), question.norms());
+  }
+
+  /** The line with the figure it has after the tap. */
+  static TallyLine mended(TallyLine line, Explanation found, Mass now) {
+    return line.id().equals(found.line())
+        ? new TallyLine(
+            line.id(),
+            line.kin(),
+            Optional.of(now),
+            line.expected(),
+            line.spread(),
+            Input.SCALE,
+            line.step(),
+            Optional.empty(),
+            Standing.WEIGHED)
+        : line;
   }
 
   private static TallyLine as(TallyLine row, TallyLine figure) {
