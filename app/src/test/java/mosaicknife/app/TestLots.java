@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Currency;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.catalogue.CatalogueEditor;
@@ -16,6 +17,7 @@ import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.context.ApplicationContext;
 
@@ -31,6 +33,27 @@ public final class TestLots {
 
   /** Receives wild fish of today at 12.00/kg and returns the number of the lot. */
   public long receive(String species, State state, int count, String kilograms) {
+    return receive(species, state, count, kilograms, Arrival.UNASKED);
+  }
+
+  /** The same, with its temperature measured. */
+  public long receive(
+      String species, State state, int count, String kilograms, Temperature measured) {
+    return receive(
+        species,
+        state,
+        count,
+        kilograms,
+        new Arrival(
+            OptionalLong.empty(),
+            Optional.empty(),
+            Optional.of(measured),
+            Optional.empty(),
+            "",
+            Optional.empty()));
+  }
+
+  private long receive(String species, State state, int count, String kilograms, Arrival arrival) {
     Mass mass = Mass.ofKilograms(kilograms);
     Lot[] made = new Lot[1];
     app.getBean(DemoPeople.class)
@@ -54,7 +77,7 @@ public final class TestLots {
                                     Origin.WILD,
                                     LocalDate.now(ZoneOffset.UTC),
                                     "",
-                                    Arrival.UNASKED))));
+                                    arrival))));
     return made[0].id();
   }
 }

@@ -18,6 +18,7 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param serving what counts as a portion
  * @param specification how far the cuts are worked
  * @param price what the guest pays, if it is known
+ * @param raw whether it is served raw, cured or underdone
  * @param fish the codes of the fish it may be made of, its own first
  * @param demand what is wanted in each profile that was filled in
  * @param version counts changes
@@ -29,6 +30,7 @@ public record Dish(
     Serving serving,
     Specification specification,
     Optional<ExactMoney> price,
+    boolean raw,
     List<String> fish,
     Map<ProfileName, Demand> demand,
     int version) {

@@ -53,6 +53,7 @@ class DishEntity {
   private Specification specification;
 
   private BigDecimal price;
+  private boolean raw;
   private boolean active = true;
 
   @ElementCollection(fetch = FetchType.EAGER)
@@ -83,6 +84,7 @@ class DishEntity {
     serving = StoredServing.of(dish.serving());
     specification = dish.specification();
     price = dish.price().map(ExactMoney::amount).orElse(null);
+    raw = dish.raw();
     fish.clear();
     for (String species : dish.fish()) {
       fish.add(new DishFish(species, fish.size()));
@@ -123,6 +125,7 @@ class DishEntity {
         serving.serving(),
         specification,
         Optional.ofNullable(price).map(amount -> new ExactMoney(amount, currency)),
+        raw,
         fish.stream()
             .sorted(Comparator.comparingInt(DishFish::place))
             .map(DishFish::species)

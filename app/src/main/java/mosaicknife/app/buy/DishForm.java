@@ -31,6 +31,7 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param filled anything if light pieces are filled up from the next
  * @param specification how far the cuts are worked
  * @param price what the guest pays, possibly empty
+ * @param raw anything if it is served raw, cured or underdone
  * @param fish the fish it may be made of, one name a line
  * @param version the version the page showed
  */
@@ -44,6 +45,7 @@ public record DishForm(
     String filled,
     String specification,
     String price,
+    String raw,
     String fish,
     Integer version) {
 
@@ -64,6 +66,7 @@ public record DishForm(
       Serving serving,
       Specification specification,
       Optional<ExactMoney> price,
+      boolean raw,
       List<String> fish) {}
 
   static DishForm empty(long venue) {
@@ -76,6 +79,7 @@ public record DishForm(
         "1",
         "",
         Specification.SKIN_ON.name(),
+        "",
         "",
         "",
         0);
@@ -95,6 +99,7 @@ public record DishForm(
         dish.serving().filled() ? "yes" : "",
         dish.specification().name(),
         dish.price().map(price -> price.amount().toPlainString()).orElse(""),
+        dish.raw() ? "yes" : "",
         String.join(
             "\n",
             dish.fish().stream()
@@ -116,6 +121,7 @@ public record DishForm(
             .orElseThrow(
                 () -> Refusal.ofField("specification", "buy.problem.the-cut-is-missing-choose")),
         price(formats.currency()),
+        !text(raw).isEmpty(),
         List.copyOf(species(catalogue)));
   }
 

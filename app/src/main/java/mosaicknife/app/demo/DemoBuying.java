@@ -170,6 +170,7 @@ class DemoBuying {
             form == Form.SLICES ? "yes" : "",
             cut,
             price,
+            "",
             fish,
             0));
   }

@@ -1,7 +1,9 @@
 package mosaicknife.app.demo;
 
 import java.util.Currency;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.bench.SimulatedFish;
@@ -30,6 +32,7 @@ import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.scale.ScaleReading;
 import mosaicknife.core.scale.ScaleReading.Motion;
@@ -330,7 +333,7 @@ class DemoData implements ApplicationRunner {
                 origin,
                 houses.today().minusDays(landedDaysAgo),
                 note,
-                Arrival.UNASKED)));
+                arrival(species))));
   }
 
   private void weighAll(Lot lot) {
@@ -364,5 +367,18 @@ class DemoData implements ApplicationRunner {
 
   private static UnitPrice price(String perKilogram) {
     return UnitPrice.ofPerKilogram(ExactMoney.of(perKilogram, Currency.getInstance("EUR")));
+  }
+
+  /** Pollack and albacore came while nobody had the thermometer at hand. */
+  private static Arrival arrival(String species) {
+    return List.of("pollack", "albacore").contains(species)
+        ? Arrival.UNASKED
+        : new Arrival(
+            OptionalLong.empty(),
+            Optional.empty(),
+            Optional.of(new Temperature(12)),
+            Optional.empty(),
+            "",
+            Optional.empty());
   }
 }

@@ -2,9 +2,12 @@ package mosaicknife.app.demo;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Optional;
 import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.lot.LotInspector;
+import mosaicknife.app.lot.RawGateKeeper;
 import mosaicknife.core.quantity.Length;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.LengthRule.Basis;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -16,11 +19,13 @@ class DemoRules {
 
   private final DemoPeople people;
   private final LotInspector inspections;
+  private final RawGateKeeper gates;
   private final Clock clock;
 
-  DemoRules(DemoPeople people, LotInspector inspections, Clock clock) {
+  DemoRules(DemoPeople people, LotInspector inspections, RawGateKeeper gates, Clock clock) {
     this.people = people;
     this.inspections = inspections;
+    this.gates = gates;
     this.clock = clock;
   }
 
@@ -32,6 +37,9 @@ class DemoRules {
         () -> {
           inspections.keepRule("hake", Basis.TOTAL, Length.parse("30 cm"), source, inAYear);
           inspections.keepRule("gurnard", Basis.TOTAL, Length.parse("42 cm"), source, inAYear);
+          gates.keepRule(Temperature.ofCelsius(-20), 24, Optional.empty(), source, inAYear);
+          gates.keepRule(
+              Temperature.ofCelsius(-35), 15, Optional.of(Length.parse("8 cm")), source, inAYear);
         });
   }
 }

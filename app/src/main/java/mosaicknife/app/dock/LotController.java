@@ -16,6 +16,7 @@ import mosaicknife.app.lot.Evidence;
 import mosaicknife.app.lot.EvidenceFiler;
 import mosaicknife.app.lot.LotInspector;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.lot.RawGateKeeper;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
@@ -55,6 +56,7 @@ class LotController {
   private final ClaimSettler claims;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
+  private final RawGateKeeper gates;
   private final Paper paper;
 
   private final Words words;
@@ -66,6 +68,7 @@ class LotController {
       ClaimSettler claims,
       CatalogueEditor catalogue,
       HouseSettings houses,
+      RawGateKeeper gates,
       Paper paper,
       Words words) {
     this.words = words;
@@ -75,6 +78,7 @@ class LotController {
     this.claims = claims;
     this.catalogue = catalogue;
     this.houses = houses;
+    this.gates = gates;
     this.paper = paper;
   }
 
@@ -269,6 +273,7 @@ class LotController {
   @GetMapping("/dock/rules")
   String rules(Model model) {
     model.addAttribute("rules", inspections.rules());
+    model.addAttribute("freezing", gates.rules());
     model.addAttribute("bases", Basis.values());
     return "dock/rules";
   }

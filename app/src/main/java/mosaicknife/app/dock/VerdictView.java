@@ -2,6 +2,8 @@ package mosaicknife.app.dock;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.OptionalLong;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.safety.Fitness;
@@ -11,7 +13,7 @@ import mosaicknife.core.safety.Freshness;
  * What the signs say, as a dial and in words.
  *
  * @param proposal what they propose
- * @param daysLeft the days left on ice, estimated
+ * @param daysLeft the whole days left, estimated; empty where the temperature was not measured
  * @param percent the demerits in percent
  * @param needleX where the needle of the dial ends
  * @param needleY where the needle of the dial ends
@@ -19,7 +21,7 @@ import mosaicknife.core.safety.Freshness;
  */
 public record VerdictView(
     Fitness proposal,
-    double daysLeft,
+    OptionalLong daysLeft,
     String percent,
     String needleX,
     String needleY,
@@ -44,11 +46,13 @@ public record VerdictView(
   }
 
   private static VerdictView of(
-      double demerits, double daysLeft, Fitness proposal, List<Finding> reasons) {
+      double demerits, OptionalDouble daysLeft, Fitness proposal, List<Finding> reasons) {
     double angle = Math.PI * (1 - demerits);
     return new VerdictView(
         proposal,
-        daysLeft,
+        daysLeft.isEmpty()
+            ? OptionalLong.empty()
+            : OptionalLong.of(Math.round(daysLeft.getAsDouble())),
         "%.0f %%".formatted(demerits * 100),
         number(MIDDLE_X + RADIUS * Math.cos(angle)),
         number(MIDDLE_Y - RADIUS * Math.sin(angle)),

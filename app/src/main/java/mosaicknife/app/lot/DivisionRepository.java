@@ -13,4 +13,6 @@ interface DivisionRepository extends Repository<DivisionEntity, Long> {
   Optional<DivisionEntity> findById(long lotId);
 
   List<DivisionEntity> findAllByFromLotIdOrderByLotId(long lotId);
+
+  List<DivisionEntity> findAllByLotIdIn(List<Long> lotIds);
 }

@@ -98,7 +98,8 @@ public class Divisions {
   }
 
   /**
-   * Makes a lot of the fish that were taken out of one. Its inspection goes with them.
+   * Makes a lot of the fish that were taken out of one. The inspection of all holds for them until
+   * they have one of their own.
    *
    * @param clientId the identifier the sender made
    * @param lot the lot
@@ -115,9 +116,6 @@ public class Divisions {
     from.keep(division.left());
     divisions.save(new DivisionEntity(taken.id(), lot.id(), current.get().id(), clock.instant()));
     moveFish(lot, numbers, taken.id());
-    inspections
-        .findFirstByLotIdOrderByIdDesc(lot.id())
-        .ifPresent(found -> inspections.saveAndFlush(found.of(UUID.randomUUID(), taken.id())));
     events.publishEvent(new LotReceived(register.get(taken.id())));
     events.publishEvent(new LotChanged(lot.id()));
     return taken.id();
@@ -164,7 +162,9 @@ public class Divisions {
    * @throws Refusal if something was claimed or filed for the lot since
    */
   public void putBack(Lot taken, Lot from) {
-    if (isClaimed(taken.id()) || evidence.countByLotId(taken.id()) > 0) {
+    boolean papers = !taken.papers().records().isEmpty() || !taken.papers().exemptions().isEmpty();
+    boolean filed = evidence.countByLotId(taken.id()) > 0 || inspections.existsByLotId(taken.id());
+    if (isClaimed(taken.id()) || filed || papers) {
       throw Refusal.ofInput("lot.problem.has-papers-of-its-own", taken.id());
     }
     register.find(from.id()).keep(Division.rejoined(from.receipt(), taken.receipt()));
@@ -177,7 +177,6 @@ public class Divisions {
               from.id(),
               new MeasuredFish(from.fish() + one.number(), one.mass(), one.length(), one.basis())));
     }
-    inspections.deleteAllByLotId(taken.id());
     divisions.findById(taken.id()).ifPresent(divisions::delete);
     lots.delete(register.find(taken.id()));
     events.publishEvent(new LotChanged(from.id()));

@@ -10,6 +10,7 @@ import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.safety.Fitness;
@@ -58,31 +59,13 @@ class InspectionEntity extends LotFact {
     this.belly = grade(grades, Sign.BELLY);
     this.smell = grade(grades, Sign.SMELL);
     this.demerits = BigDecimal.valueOf(judged.demerits()).setScale(4, RoundingMode.HALF_UP);
-    this.daysLeft = BigDecimal.valueOf(judged.daysLeft()).setScale(1, RoundingMode.HALF_UP);
+    this.daysLeft =
+        judged.daysLeft().isEmpty()
+            ? null
+            : BigDecimal.valueOf(judged.daysLeft().getAsDouble()).setScale(1, RoundingMode.HALF_UP);
     this.proposal = judged.proposal();
     this.decision = decision;
     this.reason = reason;
-  }
-
-  /** The same inspection of fish that became a lot of their own. */
-  InspectionEntity of(UUID sentAs, long lotId) {
-    InspectionEntity same = new InspectionEntity(sentAs, lotId, madeBy(), madeAt());
-    same.eyes = eyes;
-    same.gills = gills;
-    same.skin = skin;
-    same.flesh = flesh;
-    same.belly = belly;
-    same.smell = smell;
-    same.demerits = demerits;
-    same.daysLeft = daysLeft;
-    same.proposal = proposal;
-    same.decision = decision;
-    same.reason = reason;
-    return same;
-  }
-
-  private InspectionEntity(UUID clientId, long lotId, long by, Instant at) {
-    super(clientId, lotId, by, at);
   }
 
   private static Short grade(Map<Sign, Integer> grades, Sign sign) {
@@ -101,7 +84,7 @@ class InspectionEntity extends LotFact {
     return new Inspection(
         grades,
         demerits.doubleValue(),
-        daysLeft.doubleValue(),
+        daysLeft == null ? OptionalDouble.empty() : OptionalDouble.of(daysLeft.doubleValue()),
         proposal,
         decision,
         reason,

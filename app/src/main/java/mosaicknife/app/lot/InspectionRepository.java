@@ -10,7 +10,7 @@ interface InspectionRepository extends Repository<InspectionEntity, Long> {
 
   InspectionEntity saveAndFlush(InspectionEntity inspection);
 
-  void deleteAllByLotId(long lotId);
+  boolean existsByLotId(long lotId);
 
   Optional<InspectionEntity> findByClientId(UUID clientId);
 

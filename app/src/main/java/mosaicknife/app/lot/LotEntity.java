@@ -34,6 +34,7 @@ import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.RawPapers;
 
 @Entity
 @Table(name = "lot")
@@ -240,7 +241,8 @@ class LotEntity {
       String receiver,
       Optional<Inspection> inspection,
       List<Mass> each,
-      ExactMoney credited) {
+      ExactMoney credited,
+      RawPapers papers) {
     return new Lot(
         id,
         new Receipt(
@@ -264,6 +266,7 @@ class LotEntity {
         Optional.ofNullable(finishedAt),
         inspection,
         credited,
+        papers,
         version);
   }
 }

@@ -31,6 +31,7 @@ import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Plausible;
+import mosaicknife.core.safety.RawPapers;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -47,6 +48,8 @@ public class LotRegister {
   private final InspectionRepository inspections;
   private final ClaimRepository claims;
   private final LotFishRepository measured;
+  private final DivisionRepository divisions;
+  private final RawGateKeeper gates;
   private final OrderPlacer orders;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
@@ -60,6 +63,8 @@ public class LotRegister {
       InspectionRepository inspections,
       ClaimRepository claims,
       LotFishRepository measured,
+      DivisionRepository divisions,
+      RawGateKeeper gates,
       OrderPlacer orders,
       CatalogueEditor catalogue,
       HouseSettings houses,
@@ -71,6 +76,8 @@ public class LotRegister {
     this.inspections = inspections;
     this.claims = claims;
     this.measured = measured;
+    this.divisions = divisions;
+    this.gates = gates;
     this.orders = orders;
     this.catalogue = catalogue;
     this.houses = houses;
@@ -260,15 +267,14 @@ public class LotRegister {
     Map<Long, String> names = people.names();
     Catalogue fish = catalogue.now();
     List<Long> numbers = found.stream().map(LotEntity::id).toList();
-    Map<Long, Inspection> inspected =
-        inspections.findNewestOf(numbers).stream()
-            .collect(Collectors.toMap(InspectionEntity::lotId, i -> i.toInspection(names)));
+    Map<Long, Inspection> inspected = inspected(numbers, names);
     Map<Long, ExactMoney> credits =
         claims.findAllByStatusAndLotIdIn(Claim.Status.CREDITED, numbers).stream()
             .collect(
                 Collectors.toMap(
                     ClaimEntity::lotId, c -> c.toClaim(names).amount(), ExactMoney::plus));
     Map<Long, List<Mass>> masses = masses(numbers);
+    Map<Long, RawPapers> papers = gates.of(numbers);
     return found.stream()
         .map(
             lot ->
@@ -279,7 +285,8 @@ public class LotRegister {
                     names.get(lot.receivedBy()),
                     Optional.ofNullable(inspected.get(lot.id())),
                     masses.getOrDefault(lot.id(), List.of()),
-                    credits.getOrDefault(lot.id(), ExactMoney.zero(lot.currency()))))
+                    credits.getOrDefault(lot.id(), ExactMoney.zero(lot.currency())),
+                    papers.get(lot.id())))
         .toList();
   }
 
@@ -384,9 +391,28 @@ public class LotRegister {
         houses.getSupplier(lot.supplierId()).name(),
         houses.getVenue(lot.venueId()).name(),
         names.get(lot.receivedBy()),
-        inspections.findFirstByLotIdOrderByIdDesc(lot.id()).map(i -> i.toInspection(names)),
+        Optional.ofNullable(inspected(List.of(lot.id()), names).get(lot.id())),
         masses(List.of(lot.id())).getOrDefault(lot.id(), List.of()),
-        credited);
+        credited,
+        gates.of(List.of(lot.id())).get(lot.id()));
+  }
+
+  /** The newest inspection of each lot; fish that were taken out of one were inspected with it. */
+  private Map<Long, Inspection> inspected(List<Long> numbers, Map<Long, String> names) {
+    Map<Long, Long> from =
+        divisions.findAllByLotIdIn(numbers).stream()
+            .collect(Collectors.toMap(DivisionEntity::lotId, DivisionEntity::fromLotId));
+    List<Long> all = Stream.concat(numbers.stream(), from.values().stream()).distinct().toList();
+    Map<Long, Inspection> newest =
+        inspections.findNewestOf(all).stream()
+            .collect(Collectors.toMap(InspectionEntity::lotId, i -> i.toInspection(names)));
+    from.forEach(
+        (lot, source) -> {
+          if (newest.containsKey(source)) {
+            newest.putIfAbsent(lot, newest.get(source));
+          }
+        });
+    return newest;
   }
 
   /** What each fish weighs that was weighed by itself. */

@@ -21,6 +21,7 @@ import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Part;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.RawGate;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -73,6 +74,7 @@ public class PurposeAssigner {
   public void assign(long lotId, String slot, int version, Purpose purpose, Use use) {
     LotPartEntity part = openPart(lotId, slot, version);
     check(part, purpose, use.held());
+    raw(part, purpose, use.becomes());
     part.assign(purpose, current.may(Permission.SEE_COSTS) ? use : use.at(value(part)));
     portion(part);
     events.publishEvent(new LotChanged(lotId));
@@ -108,6 +110,7 @@ public class PurposeAssigner {
       Optional<UnitPrice> value =
           same || !current.may(Permission.SEE_COSTS) ? value(part) : Optional.empty();
       check(part, wanted.get(), held);
+      raw(part, wanted.get(), dish);
       part.assign(wanted.get(), new Use(dish, value, held));
     } else if (!dish.isEmpty()) {
       throw Refusal.ofInput("parts.problem.what-is-for-tap-its", part.name());
@@ -115,6 +118,14 @@ public class PurposeAssigner {
     part.sendTo(venue.orElse(null));
     portion(part);
     events.publishEvent(new LotChanged(lotId));
+  }
+
+  /** A dish that is raw, cured or underdone takes only what passed the raw gate. */
+  void raw(LotPartEntity part, Purpose purpose, String becomes) {
+    if (purpose.isServed() && dishes.find(becomes).filter(Dish::raw).isPresent()) {
+      Optional<RawGate> gate = lots.get(part.lotId()).rawGate(Optional.of(part.slot()));
+      Refusal.ifFound(LotRules.raw(part.name(), becomes, gate));
+    }
   }
 
   /** A part is portioned as the dish is that it goes to, and the lot as its last one. */

@@ -10,6 +10,8 @@ public enum FieldName {
   CONTACT,
   /** The dish. */
   DISH,
+  /** The evidence. */
+  EVIDENCE,
   /** The name of the file. */
   FILE_NAME,
   /** The fish. */

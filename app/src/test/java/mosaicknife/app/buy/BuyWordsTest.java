@@ -75,6 +75,7 @@ public class BuyWordsTest {
             MAIN,
             Specification.SKIN_ON,
             Optional.empty(),
+            false,
             List.of("hake"),
             Map.of(ProfileName.WEEKEND, DINNER),
             0);

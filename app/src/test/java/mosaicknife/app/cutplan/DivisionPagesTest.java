@@ -4,10 +4,14 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.lot.LotInspector;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.OptionChooser;
 import mosaicknife.app.weighing.LotSheets;
@@ -16,6 +20,8 @@ import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.Sign;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.testng.annotations.Test;
@@ -26,6 +32,7 @@ public class DivisionPagesTest extends WithPages {
   @Autowired private LotSheets sheets;
   @Autowired private LotRegister lots;
   @Autowired private OptionChooser options;
+  @Autowired private LotInspector inspections;
 
   private long gurnards() throws Exception {
     long lot = new TestLots(applicationContext).receive("gurnard", State.UNGUTTED, 4, "3.08");
@@ -86,8 +93,16 @@ public class DivisionPagesTest extends WithPages {
   @Test
   public void putBackItIsOneLotAgain() throws Exception {
     long lot = gurnards();
+    people.as(
+        "ines",
+        () -> {
+          Map<Sign, Integer> good = new EnumMap<>(Sign.class);
+          inspections.signs(lots.get(lot)).forEach(sign -> good.put(sign, 1));
+          inspections.inspect(lot, UUID.randomUUID(), good, Fitness.COOK, "");
+        });
     Lot before = lots.get(lot);
     long taken = divide(lot, "fish", "1", "fish", "3");
+    assertEquals(lots.get(taken).fitness(), Optional.of(Fitness.COOK), "inspected together");
     send("ines", "/plan/" + taken + "/options/skin", "choice", "off");
     send(
         "maren",

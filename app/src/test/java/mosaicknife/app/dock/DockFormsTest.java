@@ -18,6 +18,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import javax.imageio.ImageIO;
 import mosaicknife.app.Sentences;
@@ -32,6 +33,7 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitSystem;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Freshness;
@@ -179,8 +181,8 @@ public class DockFormsTest {
     assertEquals(best.needleX(), "22.0");
     assertEquals(best.needleY(), "100.0");
     assertEquals(worst.needleX(), "178.0");
-    assertEquals(Math.round(best.daysLeft()), 12);
-    assertEquals(Math.round(worst.daysLeft()), 0);
+    assertEquals(best.daysLeft(), OptionalLong.of(10), "12 on melting ice, 10 at 1 °C");
+    assertEquals(worst.daysLeft(), OptionalLong.of(0));
     assertEquals(worst.proposal(), Fitness.REFUSE);
     assertTrue(Double.parseDouble(VerdictView.of(judged(hake, 1)).needleY()) < 60, "upwards");
   }
@@ -190,6 +192,6 @@ public class DockFormsTest {
     for (Sign sign : Sign.values()) {
       grades.put(sign, grade);
     }
-    return Freshness.of(species, State.GUTTED, grades, Optional.empty());
+    return Freshness.of(species, State.GUTTED, grades, Optional.of(Temperature.ofCelsius(1)));
   }
 }

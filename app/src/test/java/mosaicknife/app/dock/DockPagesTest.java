@@ -116,7 +116,8 @@ public class DockPagesTest extends WithPages {
     people.as(
         "tobiah",
         () -> {
-          long lot = receive("hake", 2, "4.0", Arrival.UNASKED).id();
+          Arrival cold = arrival(Optional.empty(), Optional.of(Temperature.ofCelsius(1)));
+          long lot = receive("hake", 2, "4.0", cold).id();
           assertTrue(lots.get(lot).rawGate().isEmpty(), "not inspected");
           UUID id = UUID.randomUUID();
           inspections.inspect(lot, id, all(0), Fitness.RAW, "");

@@ -2,6 +2,7 @@ package mosaicknife.core.lot;
 
 import java.time.Instant;
 import java.util.Map;
+import java.util.OptionalDouble;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Sign;
 
@@ -10,7 +11,8 @@ import mosaicknife.core.safety.Sign;
  *
  * @param grades the grade of each sign that could be looked at
  * @param demerits the weighted demerits as a fraction of the most there could be
- * @param daysLeft estimated days left on ice, counted from the inspection
+ * @param daysLeft estimated days left, counted from the inspection; empty where the temperature was
+ *     not measured
  * @param proposal what the signs proposed
  * @param decision what the person decided
  * @param reason why, if it is not the proposal
@@ -20,7 +22,7 @@ import mosaicknife.core.safety.Sign;
 public record Inspection(
     Map<Sign, Integer> grades,
     double demerits,
-    double daysLeft,
+    OptionalDouble daysLeft,
     Fitness proposal,
     Fitness decision,
     String reason,

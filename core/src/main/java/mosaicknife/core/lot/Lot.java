@@ -19,6 +19,7 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.RawGate;
+import mosaicknife.core.safety.RawPapers;
 
 /**
  * Fish bought together at one price on one delivery: its receipt, and what the house decided of it.
@@ -34,6 +35,7 @@ import mosaicknife.core.safety.RawGate;
  * @param finishedAt when the lot was closed, if it is
  * @param inspection the newest inspection, if there was one
  * @param credited what the supplier credits
+ * @param papers what may open its raw gate
  * @param version counts changes, so that a stale page is noticed
  */
 public record Lot(
@@ -48,6 +50,7 @@ public record Lot(
     Optional<Instant> finishedAt,
     Optional<Inspection> inspection,
     ExactMoney credited,
+    RawPapers papers,
     int version) {
 
   /** Refuses what is missing. */
@@ -62,6 +65,7 @@ public record Lot(
     Check.notNull(finishedAt, "moment of closing");
     Check.notNull(inspection, "inspection");
     Check.notNull(credited, "credit");
+    Check.notNull(papers, "papers");
   }
 
   /**
@@ -223,12 +227,23 @@ public record Lot(
   }
 
   /**
-   * Returns whether the lot may be served raw; every part of it carries this.
+   * Returns whether the whole lot may be served raw; every part of it carries this.
    *
    * @return the gate; empty if the lot was not inspected
    */
   public Optional<RawGate> rawGate() {
-    return fitness().map(fit -> RawGate.of(species(), origin() == Origin.FARMED, fit));
+    return rawGate(Optional.empty());
+  }
+
+  /**
+   * Returns whether a part may be served raw: a record may be of it alone.
+   *
+   * @param part the slot of the part; empty for the whole lot
+   * @return the gate; empty if the lot was not inspected
+   */
+  public Optional<RawGate> rawGate(Optional<String> part) {
+    boolean measured = arrival().temperature().isPresent();
+    return fitness().map(fit -> RawGate.of(fit, measured, papers, part));
   }
 
   /**

@@ -75,5 +75,9 @@ public enum LotProblem {
   /** Cooked it cannot weigh that: part, raw mass, cooked mass. */
   COOKED_RANGE,
   /** More flesh off the bone than came off the heat, or none: flesh, cooked mass. */
-  COOKED_FLESH
+  COOKED_FLESH,
+  /** For a raw dish a lot must be inspected: part, dish. */
+  RAW_NOT_INSPECTED,
+  /** The raw gate is closed: part, dish, gate. */
+  RAW_GATE_CLOSED
 }

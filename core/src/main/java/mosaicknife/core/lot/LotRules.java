@@ -13,6 +13,7 @@ import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Freshness;
+import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.safety.Sign;
 
 /**
@@ -185,6 +186,23 @@ public final class LotRules {
     return held.get().until().isBefore(today)
         ? found(LotProblem.HELD_PAST, "until")
         : Optional.empty();
+  }
+
+  /**
+   * Looks whether a part may go to a dish that is raw, cured or underdone.
+   *
+   * @param part the name of the part
+   * @param dish the dish
+   * @param gate the raw gate of the part; empty while the lot was not inspected
+   * @return what keeps it closed, or nothing
+   */
+  public static Optional<Finding> raw(String part, String dish, Optional<RawGate> gate) {
+    if (gate.isEmpty()) {
+      return found(LotProblem.RAW_NOT_INSPECTED, "becomes", part, dish);
+    }
+    return gate.get().isOpen()
+        ? Optional.empty()
+        : found(LotProblem.RAW_GATE_CLOSED, "becomes", part, dish, gate.get());
   }
 
   /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.State;
@@ -16,11 +17,13 @@ import mosaicknife.core.quantity.Temperature;
  *
  * @param demerits the weighted demerits as a fraction of the most there could be, from 0 (perfect)
  *     to 1
- * @param daysLeft estimated days left on ice, linear in the demerits; from 0
+ * @param daysLeft estimated days left at the temperature it came with, linear in the demerits; from
+ *     0, empty where it was not measured
  * @param proposal what it may become; the person decides
  * @param reasons why; never empty
  */
-public record Freshness(double demerits, double daysLeft, Fitness proposal, List<Finding> reasons) {
+public record Freshness(
+    double demerits, OptionalDouble daysLeft, Fitness proposal, List<Finding> reasons) {
 
   /** Up to this a fish passes as fresh enough for raw; a starting estimate. */
   private static final double RAW_UP_TO = 0.16;
@@ -41,7 +44,7 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
     DECIDES_ALONE,
     /** One sign is bad: the sign, its look. */
     SIGN,
-    /** A histamine fish came without a measured temperature. */
+    /** It came without a measured temperature. */
     NOT_MEASURED,
     /** A histamine fish came too warm: temperature, limit. */
     HISTAMINE,
@@ -52,7 +55,7 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
   /** Copies the reasons. */
   public Freshness {
     Check.inRange(demerits, 0, 1, "demerits");
-    Check.inRange(daysLeft, 0, 60, "days left");
+    daysLeft.ifPresent(days -> Check.inRange(days, 0, 60, "days left"));
     Check.notNull(proposal, "proposal");
     reasons = List.copyOf(Check.notEmpty(reasons, "reasons"));
   }
@@ -90,11 +93,25 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
     proposal = Fitness.stricter(proposal, byDemerits(demerits));
     reasons.add(0, Finding.of(Reason.DEMERITS, Math.round(demerits * 100), group));
     proposal = Fitness.stricter(proposal, byTemperature(species, temperature, reasons));
-    double daysLeft =
-        proposal == Fitness.REFUSE
-            ? 0
-            : Math.max(0, group.daysOnIce() * (1 - demerits / POT_UP_TO));
-    return new Freshness(demerits, daysLeft, proposal, reasons);
+    return new Freshness(
+        demerits, daysLeft(group, demerits, proposal, temperature), proposal, reasons);
+  }
+
+  /**
+   * Days on melting ice fall in a straight line with the demerits, and at another temperature by
+   * the rate of spoilage: (1 + 0.1 t)² of that at 0 °C, the square-root model with growth from −10
+   * °C (Ratkowsky et al., Journal of Bacteriology 149, 1982).
+   */
+  private static OptionalDouble daysLeft(
+      FreshnessGroup group, double demerits, Fitness proposal, Optional<Temperature> temperature) {
+    if (proposal == Fitness.REFUSE) {
+      return OptionalDouble.of(0);
+    }
+    if (temperature.isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    double rate = Math.pow(1 + Math.max(0, temperature.get().tenths() / 10.0) / 10, 2);
+    return OptionalDouble.of(Math.max(0, group.daysOnIce() * (1 - demerits / POT_UP_TO)) / rate);
   }
 
   /**
@@ -138,11 +155,8 @@ public record Freshness(double demerits, double daysLeft, Fitness proposal, List
       Species species, Optional<Temperature> temperature, List<Finding> reasons) {
     boolean histamine = species.traits().contains(Trait.HISTAMINE);
     if (temperature.isEmpty()) {
-      if (histamine) {
-        reasons.add(Finding.of(Reason.NOT_MEASURED));
-        return Fitness.COOK;
-      }
-      return Fitness.RAW;
+      reasons.add(Finding.of(Reason.NOT_MEASURED));
+      return Fitness.COOK;
     }
     Temperature measured = temperature.get();
     if (histamine && measured.compareTo(HISTAMINE_LIMIT) > 0) {

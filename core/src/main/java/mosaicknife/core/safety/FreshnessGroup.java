@@ -1,5 +1,6 @@
 package mosaicknife.core.safety;
 
+import java.util.HashMap;
 import java.util.Map;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Species;
@@ -17,8 +18,27 @@ public enum FreshnessGroup {
   OILY(7, Map.of(Sign.BELLY, 1.6, Sign.SMELL, 1.8)),
   /** Rays and sharks: ammonia tells before anything else. */
   CARTILAGE(8, Map.of(Sign.SMELL, 2.5)),
-  /** Farmed salmon-like fish, fed before slaughter or not. */
-  SALMON(13, Map.of(Sign.GILLS, 1.3, Sign.FLESH, 1.3));
+  /** Salmon, trout, char and whitefish, fed before slaughter or not. */
+  SALMON(13, Map.of(Sign.GILLS, 1.3, Sign.FLESH, 1.3)),
+  /** Tunas and their kin, billfish: the flesh tells more than the eyes. */
+  TUNA(9, Map.of(Sign.FLESH, 1.6, Sign.SMELL, 1.6, Sign.EYES, 0.7));
+
+  private static final Map<String, FreshnessGroup> BY_GENUS = new HashMap<>();
+
+  static {
+    put(SALMON, "Salmo", "Oncorhynchus", "Salvelinus", "Coregonus", "Thymallus");
+    put(TUNA, "Thunnus", "Katsuwonus", "Sarda", "Euthynnus", "Auxis", "Xiphias", "Makaira");
+    put(WHITE, "Acipenser", "Huso");
+    put(TUNA, "Istiophorus", "Tetrapturus", "Kajikia");
+    put(CARTILAGE, "Raja", "Leucoraja", "Amblyraja", "Dipturus", "Scyliorhinus", "Mustelus");
+    put(CARTILAGE, "Squalus", "Galeorhinus", "Prionace", "Isurus", "Lamna", "Alopias");
+  }
+
+  private static void put(FreshnessGroup group, String... genera) {
+    for (String genus : genera) {
+      BY_GENUS.put(genus, group);
+    }
+  }
 
   private final int daysOnIce;
   private final Map<Sign, Double> weights;
@@ -51,14 +71,16 @@ public enum FreshnessGroup {
    * Returns the group of a species.
    *
    * @param species the species
-   * @return the group, by its body plan and flesh
+   * @return the group of its genus, else of its body plan and flesh
    */
   public static FreshnessGroup of(Species species) {
+    String genus = species.scientificName().replaceAll(" .*", "");
+    FreshnessGroup byFlesh = species.eating().flesh() == Eating.Flesh.OILY ? OILY : WHITE;
     return switch (species.plan().code()) {
       case "flatfish" -> FLAT;
-      case "ray-wings", "trunk-fish" -> CARTILAGE;
-      case "salmon-like" -> SALMON;
-      default -> species.eating().flesh() == Eating.Flesh.OILY ? OILY : WHITE;
+      case "ray-wings" -> CARTILAGE;
+      case "trunk-fish" -> BY_GENUS.getOrDefault(genus, CARTILAGE);
+      default -> BY_GENUS.getOrDefault(genus, byFlesh);
     };
   }
 }

@@ -41,7 +41,8 @@ public class BalanceTest {
   @DataProvider
   Object[][] tallies() {
     // the fish weighs 4 860 g; the band of the loss ends at 3.1 % = 150.66 g;
-    // two readings of 2 g steps have sigma sqrt(2 × (4/12 + 1)) = 1.63 g; nobody looks for less than
+    // two readings of 2 g steps have sigma sqrt(2 × (4/12 + 1)) = 1.63 g; nobody looks for less
+    // than
     // 0.5 % of the fish, 24.3 g
     return new Object[][] {
       {"4.710", 0, Verdict.CLOSED},

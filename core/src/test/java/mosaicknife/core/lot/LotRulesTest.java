@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.finding.Finding;
@@ -192,14 +193,14 @@ public class LotRulesTest {
 
   @Test
   public void whoIsLessStrictThanTheSignsSaysWhy() {
-    Freshness cook = new Freshness(0.3, 5, Fitness.COOK, WHY);
+    Freshness cook = new Freshness(0.3, OptionalDouble.of(5), Fitness.COOK, WHY);
     assertEquals(LotRules.decision(cook, Fitness.COOK, ""), Optional.empty());
     assertEquals(LotRules.decision(cook, Fitness.POT, ""), Optional.empty(), "stricter");
     assertEquals(LotRules.decision(cook, Fitness.REFUSE, ""), Optional.empty(), "stricter");
     assertEquals(
         LotRules.decision(cook, Fitness.RAW, "").orElseThrow().what(), LotProblem.REASON_MISSING);
     assertEquals(LotRules.decision(cook, Fitness.RAW, "landed an hour ago"), Optional.empty());
-    Freshness refuse = new Freshness(0.9, 0, Fitness.REFUSE, WHY);
+    Freshness refuse = new Freshness(0.9, OptionalDouble.of(0), Fitness.REFUSE, WHY);
     assertEquals(
         LotRules.decision(refuse, Fitness.RAW, "I like it").orElseThrow().what(),
         LotProblem.REFUSED_FOR_RAW);

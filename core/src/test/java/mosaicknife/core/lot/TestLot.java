@@ -21,6 +21,7 @@ import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.RawPapers;
 
 /** A lot written out for a test: received, laid out by the usual plan, and weighed part by part. */
 final class TestLot {
@@ -347,6 +348,7 @@ final class TestLot {
             finished,
             inspection,
             ExactMoney.zero(EUR),
+            RawPapers.NONE,
             0);
     return LotSheet.of(lot, plan, parts, weighings, HouseNorms.STARTING);
   }

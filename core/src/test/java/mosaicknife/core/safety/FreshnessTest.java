@@ -35,7 +35,8 @@ public class FreshnessTest {
   public void aPerfectFishKeepsLongestAndMayBeRaw() {
     Freshness perfect = Freshness.of(HAKE, State.GUTTED, all(0), COLD);
     assertEquals(perfect.demerits(), 0.0);
-    assertEquals(perfect.daysLeft(), 12, 1e-9);
+    // 12 days on melting ice, at 1 °C by the rate (1 + 0.1)²
+    assertEquals(perfect.daysLeft().orElseThrow(), 12 / 1.21, 1e-9);
     assertEquals(perfect.proposal(), Fitness.RAW);
   }
 
@@ -48,7 +49,7 @@ public class FreshnessTest {
     Freshness judged = Freshness.of(HAKE, State.GUTTED, slightly, COLD);
     // weights: gills and smell 1.5, four others 1: 3 of 21 demerits
     assertEquals(judged.demerits(), 3 / 21.0, 1e-9);
-    assertEquals(judged.daysLeft(), 12 * (1 - 3 / 21.0 / 0.68), 1e-9);
+    assertEquals(judged.daysLeft().orElseThrow(), 12 * (1 - 3 / 21.0 / 0.68) / 1.21, 1e-9);
     assertEquals(judged.proposal(), Fitness.RAW);
     assertEquals(Freshness.of(HAKE, State.GUTTED, all(1), COLD).proposal(), Fitness.COOK);
   }
@@ -59,7 +60,7 @@ public class FreshnessTest {
     rank.put(Sign.SMELL, 3);
     Freshness judged = Freshness.of(HAKE, State.GUTTED, rank, COLD);
     assertEquals(judged.proposal(), Fitness.REFUSE);
-    assertEquals(judged.daysLeft(), 0.0);
+    assertEquals(judged.daysLeft().orElseThrow(), 0.0);
     assertTrue(
         judged
             .reasons()
@@ -104,12 +105,18 @@ public class FreshnessTest {
   }
 
   @Test
-  public void theRawGateAsksForFreezingUnlessNothingIsKnownAgainstIt() {
-    assertEquals(RawGate.of(HAKE, false, Fitness.RAW), RawGate.FREEZING_NEEDED);
-    assertEquals(RawGate.of(HAKE, false, Fitness.COOK), RawGate.CLOSED);
-    Species trout = CATALOGUE.getSpecies("trout");
-    assertEquals(RawGate.of(trout, true, Fitness.RAW), RawGate.OPEN);
-    assertEquals(RawGate.of(trout, false, Fitness.RAW), RawGate.FREEZING_NEEDED);
+  public void withoutATemperatureNothingIsSaidOfDaysAndNothingIsRaw() {
+    Freshness unmeasured = Freshness.of(HAKE, State.GUTTED, all(0), Optional.empty());
+    assertTrue(unmeasured.daysLeft().isEmpty());
+    assertEquals(unmeasured.proposal(), Fitness.COOK);
+    assertTrue(unmeasured.reasons().contains(Finding.of(Reason.NOT_MEASURED)));
+    // at 15 °C a fish ages (1 + 1.5)² = 6.25 times as fast
+    Freshness warm =
+        Freshness.of(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(15)));
+    assertEquals(warm.daysLeft().orElseThrow(), 12 / 6.25, 1e-9);
+    Freshness frozen =
+        Freshness.of(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(-2)));
+    assertEquals(frozen.daysLeft().orElseThrow(), 12, 1e-9, "no longer than on ice");
   }
 
   @Test
@@ -118,6 +125,15 @@ public class FreshnessTest {
     assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies("ray")), FreshnessGroup.CARTILAGE);
     assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies("trout")), FreshnessGroup.SALMON);
     assertEquals(FreshnessGroup.of(MACKEREL), FreshnessGroup.OILY);
+    for (String tuna : List.of("albacore", "bluefin", "skipjack", "bonito", "swordfish")) {
+      assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies(tuna)), FreshnessGroup.TUNA, tuna);
+    }
+    for (String shark : List.of("dogfish", "smooth-hound", "gummy-shark")) {
+      assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies(shark)), FreshnessGroup.CARTILAGE, shark);
+    }
+    assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies("sturgeon")), FreshnessGroup.WHITE);
+    assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies("kingfish")), FreshnessGroup.OILY);
+    assertEquals(FreshnessGroup.of(CATALOGUE.getSpecies("char")), FreshnessGroup.SALMON);
   }
 
   @Test

@@ -1,0 +1,198 @@
+package mosaicknife.app.lot;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.quantity.Length;
+import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.FreezingRecord;
+import mosaicknife.core.safety.FreezingRule;
+import mosaicknife.core.safety.RawPapers;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what opens the raw gate: the pairs of the house, records of freezing, exemptions. */
+@Service
+@Transactional
+public class RawGateKeeper {
+
+  private static final int LONGEST = 160;
+  private static final int LONGEST_NAME = 80;
+
+  private final FreezingRuleRepository rules;
+  private final FreezingRecordRepository records;
+  private final RawExemptionRepository exemptions;
+  private final HouseSettings houses;
+  private final PeopleRegister people;
+  private final CurrentPerson current;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  RawGateKeeper(
+      FreezingRuleRepository rules,
+      FreezingRecordRepository records,
+      RawExemptionRepository exemptions,
+      HouseSettings houses,
+      PeopleRegister people,
+      CurrentPerson current,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.rules = rules;
+    this.records = records;
+    this.exemptions = exemptions;
+    this.houses = houses;
+    this.people = people;
+    this.current = current;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /** What may open the gate of lots, by their numbers; with the pairs that are trusted today. */
+  @Transactional(readOnly = true)
+  Map<Long, RawPapers> of(Collection<Long> lots) {
+    LocalDate today = houses.today();
+    List<FreezingRule> trusted =
+        rules.findAllByOrderById().stream()
+            .map(FreezingRuleEntity::toRule)
+            .filter(rule -> rule.isTrusted(today))
+            .toList();
+    Map<Long, String> names = people.names();
+    Map<Long, List<FreezingRecordEntity>> frozen =
+        records.findAllByLotIdInOrderById(lots).stream()
+            .collect(Collectors.groupingBy(LotFact::lotId));
+    Map<Long, List<RawExemptionEntity>> exempt =
+        exemptions.findAllByLotIdInOrderById(lots).stream()
+            .collect(Collectors.groupingBy(LotFact::lotId));
+    return lots.stream()
+        .distinct()
+        .collect(
+            Collectors.toMap(
+                lot -> lot,
+                lot ->
+                    new RawPapers(
+                        frozen.getOrDefault(lot, List.of()).stream()
+                            .map(record -> record.toRecord(names))
+                            .toList(),
+                        exempt.getOrDefault(lot, List.of()).stream()
+                            .map(one -> one.toExemption(names))
+                            .toList(),
+                        trusted)));
+  }
+
+  /**
+   * Writes down that fish was frozen. The same record sent again is one.
+   *
+   * @param lotId the number of the lot
+   * @param clientId the identifier the sender made
+   * @param part the slot of the part; empty for the whole lot
+   * @param core the temperature of the core that was held
+   * @param hours how long
+   * @param thickness how thick it was, if it was measured
+   * @throws Refusal if that cannot be a record of freezing
+   */
+  @PreAuthorize("hasAuthority('RECEIVE')")
+  public void froze(
+      long lotId,
+      UUID clientId,
+      Optional<String> part,
+      Temperature core,
+      int hours,
+      Optional<Length> thickness) {
+    if (records.existsByClientId(clientId)) {
+      return;
+    }
+    Refusal.ifFound(FreezingRecord.problem(core, hours));
+    records.saveAndFlush(
+        new FreezingRecordEntity(
+            clientId, lotId, part, core, hours, thickness, current.get().id(), clock.instant()));
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  /**
+   * Attaches a named exemption with its evidence. The same one sent again is one.
+   *
+   * @param lotId the number of the lot
+   * @param clientId the identifier the sender made
+   * @param name what it is called
+   * @param evidence the paper that shows it
+   * @throws Refusal if name or evidence is missing
+   */
+  @PreAuthorize("hasAuthority('RECEIVE')")
+  public void exempt(long lotId, UUID clientId, String name, String evidence) {
+    if (exemptions.existsByClientId(clientId)) {
+      return;
+    }
+    exemptions.saveAndFlush(
+        new RawExemptionEntity(
+            clientId,
+            lotId,
+            PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME),
+            PlainText.needed(evidence, LONGEST, "evidence", FieldName.EVIDENCE),
+            current.get().id(),
+            clock.instant()));
+    events.publishEvent(new LotChanged(lotId));
+  }
+
+  /** A pair with the number a page needs. */
+  public record RuleRow(long id, FreezingRule rule, boolean expired) {}
+
+  /**
+   * Returns the pairs of the house.
+   *
+   * @return all of them, those that ran out too
+   */
+  @Transactional(readOnly = true)
+  public List<RuleRow> rules() {
+    LocalDate today = houses.today();
+    return rules.findAllByOrderById().stream()
+        .map(row -> new RuleRow(row.id(), row.toRule(), !row.toRule().isTrusted(today)))
+        .toList();
+  }
+
+  /**
+   * Keeps a pair of the house.
+   *
+   * @param atMost the temperature of the core, or colder
+   * @param hours for how long
+   * @param thickest up to which thickness; empty for any
+   * @param source where the house has it from
+   * @param expires until when the house trusts it
+   * @throws Refusal if it freezes nothing, the source is missing or the day is past
+   */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
+  public void keepRule(
+      Temperature atMost, int hours, Optional<Length> thickest, String source, LocalDate expires) {
+    LocalDate today = houses.today();
+    Refusal.ifFound(FreezingRecord.problem(atMost, hours));
+    if (expires.isBefore(today)) {
+      throw Refusal.ofField("expires", "lot.problem.the-rule-would-have-run");
+    }
+    String from = PlainText.needed(source, LONGEST, "source", FieldName.SOURCE);
+    rules.saveAndFlush(
+        new FreezingRuleEntity(
+            new FreezingRule(atMost, hours, thickest, from, today, expires), current.get().id()));
+  }
+
+  /**
+   * Drops a pair of the house; what it opened is closed again.
+   *
+   * @param id its number
+   */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
+  public void dropRule(long id) {
+    rules.deleteById(id);
+  }
+}

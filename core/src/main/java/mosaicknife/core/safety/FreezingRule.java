@@ -1,0 +1,71 @@
+package mosaicknife.core.safety;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.Length;
+import mosaicknife.core.quantity.Temperature;
+
+/**
+ * One pair of the house's own table: so cold, for so long, up to so thick. It is no legal advice;
+ * the local code decides.
+ *
+ * @param atMost the temperature in the core, or colder
+ * @param hours for how long, from 1
+ * @param thickest up to which thickness it counts; empty for any
+ * @param source where the house has the pair from
+ * @param dated when the house read it there
+ * @param expires the last day on which the house trusts it
+ */
+public record FreezingRule(
+    Temperature atMost,
+    int hours,
+    Optional<Length> thickest,
+    String source,
+    LocalDate dated,
+    LocalDate expires) {
+
+  /** Longer than this nobody freezes for the gate: ten weeks. */
+  public static final int MOST_HOURS = 1_680;
+
+  /** Warmer than this does not freeze fish through. */
+  public static final Temperature WARMEST = Temperature.ofCelsius(-10);
+
+  /** Refuses a pair that freezes nothing, or is without source. */
+  public FreezingRule {
+    Check.that(
+        atMost.compareTo(WARMEST) <= 0,
+        "Expected %s or colder, found %s".formatted(WARMEST, atMost));
+    Check.inRange(hours, 1, MOST_HOURS, "hours");
+    Check.notNull(thickest, "thickness");
+    Check.text(source, "source");
+    Check.that(
+        !expires.isBefore(dated),
+        "Expected a rule to expire after it was read, found %s before %s"
+            .formatted(expires, dated));
+  }
+
+  /**
+   * Returns whether a record meets this pair.
+   *
+   * @param record what was measured
+   * @return true if it was as cold for as long, and not thicker where that is said
+   */
+  public boolean isMetBy(FreezingRecord record) {
+    return record.core().compareTo(atMost) <= 0
+        && record.hours() >= hours
+        && thickest
+            .map(most -> record.thickness().filter(t -> t.compareTo(most) <= 0).isPresent())
+            .orElse(true);
+  }
+
+  /**
+   * Returns whether the house still trusts it.
+   *
+   * @param today the day at the house
+   * @return false after it ran out
+   */
+  public boolean isTrusted(LocalDate today) {
+    return !today.isAfter(expires);
+  }
+}
