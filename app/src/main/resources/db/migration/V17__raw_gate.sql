@@ -39,3 +39,8 @@ alter table dish add column raw boolean not null default false;
 
 -- Without a measured temperature nothing is said about days.
 alter table inspection alter column days_left drop not null;
+
+create trigger freezing_record_is_a_fact before update or delete or truncate on freezing_record
+    for each statement execute function a_fact_stays();
+create trigger raw_exemption_is_a_fact before update or delete or truncate on raw_exemption
+    for each statement execute function a_fact_stays();
