@@ -142,7 +142,7 @@ record PurchasePlanView(
         length(candidate.costPerServed(), most),
         length(candidate.low(), most),
         length(candidate.high(), most),
-        "≈ %.0f %%".formatted(candidate.risk() * 100),
+        risk(candidate, formats),
         candidate.surplus() < 0.5
             ? formats.say("buy.said.none")
             : "≈ %.0f".formatted(candidate.surplus()),
@@ -284,5 +284,14 @@ record PurchasePlanView(
 
   private static String words(List<Finding> findings, Formats formats) {
     return formats.row(findings.stream().map(formats::say).toList());
+  }
+
+  /** Both as whole percents; the second only where it is not the same. */
+  private static String risk(Candidate candidate, Formats formats) {
+    long usual = Math.round(candidate.risk() * 100);
+    long lean = Math.round(candidate.riskIfLean() * 100);
+    return usual == lean
+        ? "≈ %d %%".formatted(usual)
+        : formats.say("buy.said.risk-up-to", usual, lean);
   }
 }

@@ -188,7 +188,16 @@ public final class Catalogue {
    * @return the fish and the reason, or empty
    */
   public Optional<RefusedFish> findRefused(String query) {
-    return new NameIndex<>(refused, fish -> fish.names().stream()).findClose(query);
+    boolean sold =
+        !query.isBlank()
+            && species().stream()
+                .anyMatch(
+                    one ->
+                        one.name().equalsIgnoreCase(query.strip())
+                            || one.scientificName().equalsIgnoreCase(query.strip()));
+    return sold
+        ? Optional.empty()
+        : new NameIndex<>(refused, fish -> fish.names().stream()).findClose(query);
   }
 
   /**

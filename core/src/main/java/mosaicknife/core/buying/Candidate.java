@@ -20,6 +20,8 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param low the same plate when the fish turn out well: nine times in ten it is higher
  * @param high the same plate when they turn out badly: nine times in ten it is lower
  * @param risk the probability that somebody goes without, from 0 to 1
+ * @param riskIfLean the same probability if this fish is leaner than its norm, as one in ten
+ *     starting norms turns out to be
  * @param surplus the expected portions too many
  * @param portionsPerFish the expected portions of one fish
  * @param bones the expected mass of frames and heads fit for a clear stock; zero if they are not
@@ -37,6 +39,7 @@ public record Candidate(
     ExactMoney low,
     ExactMoney high,
     double risk,
+    double riskIfLean,
     double surplus,
     double portionsPerFish,
     Mass bones,

@@ -19,9 +19,10 @@ import org.apache.commons.statistics.distribution.TruncatedNormalDistribution;
  * How many whole portions are inside one fish of a size grade.
  *
  * <p>The mass of the fish within its grade, how meaty fish of the kind are, and how one fillet
- * differs from its twin are all uncertain. Mass and meatiness are integrated at midpoints of equal
- * probability; given both, the portions of each fillet follow from the normal distribution of its
- * mass, and the fillets are added by convolution, since a portion never spans two of them.
+ * differs from its twin are all uncertain. Mass and meatiness are integrated at evenly spaced
+ * points weighted by their density, so that no tail is cut; given both, the portions of each fillet
+ * follow from the normal distribution of its mass, and the fillets are added by convolution, since
+ * a portion never spans two of them.
  *
  * <p>Where plates are made of several pieces, each is worth a part of one: half where two make a
  * plate, 1/k of light slices that are filled up, of {@code k = ⌈lightest ÷ fillet⌉} alike, what it
@@ -59,9 +60,15 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
   private static final double FAR = 4.5;
 
   private static final int MASS_NODES = 16;
-  private static final int DEVIATION_NODES = 12;
+
+  /** Deviations from here to there in steps: nothing a kitchen could notice lies beyond. */
+  private static final double FARTHEST = 3.75;
+
+  private static final double STEP = 0.3;
   private static final NormalDistribution NORMAL = NormalDistribution.of(0, 1);
-  private static final double[] DEVIATIONS = midpoints();
+  private static final double[] DEVIATIONS = deviations();
+  private static final double[] WEIGHTS = weights();
+  private static final double[] MASS_WEIGHTS = massWeights();
 
   /** Refuses what is missing. */
   public FishPortions {
@@ -69,12 +76,26 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     Check.notNull(together, "pieces put together");
   }
 
-  private static double[] midpoints() {
-    double[] points = new double[DEVIATION_NODES];
-    for (int i = 0; i < DEVIATION_NODES; i++) {
-      points[i] = NORMAL.inverseCumulativeProbability((i + 0.5) / DEVIATION_NODES);
+  private static double[] deviations() {
+    int steps = (int) Math.round(2 * FARTHEST / STEP);
+    double[] points = new double[steps + 1];
+    for (int i = 0; i <= steps; i++) {
+      points[i] = -FARTHEST + i * STEP;
     }
     return points;
+  }
+
+  /** How probable it is to lie nearest to each deviation; the outermost have all beyond them. */
+  private static double[] weights() {
+    double[] weights = new double[DEVIATIONS.length];
+    double before = 0;
+    for (int i = 0; i < weights.length; i++) {
+      double upTo =
+          i == weights.length - 1 ? 1 : NORMAL.cumulativeProbability(DEVIATIONS[i] + STEP / 2);
+      weights[i] = upTo - before;
+      before = upTo;
+    }
+    return weights;
   }
 
   /**
@@ -180,9 +201,9 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
   private static final class Worth {
 
     private final DoubleUnaryOperator ofPiece;
-    private int fish;
-    private int cuts;
-    private int lightCuts;
+    private double fish;
+    private double cuts;
+    private double lightCuts;
     private double sum;
     private double squares;
 
@@ -191,38 +212,39 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     }
 
     private void addAll(List<MainCut> mains, double[] masses, Likeness sides) {
-      for (double mass : masses) {
-        for (double deviation : DEVIATIONS) {
-          add(mains, mass, deviation, sides);
+      for (int at = 0; at < MASS_NODES; at++) {
+        for (int node = 0; node < DEVIATIONS.length; node++) {
+          add(mains, masses[at], MASS_WEIGHTS[at], node, sides);
         }
       }
     }
 
     /** One fish: given mass and meatiness, its cuts differ on their own. */
-    private void add(List<MainCut> mains, double mass, double deviation, Likeness sides) {
+    private void add(List<MainCut> mains, double mass, double ofMass, int node, Likeness sides) {
+      double weight = ofMass * WEIGHTS[node];
       double mean = 0;
       double variance = 0;
       for (MainCut cut : mains) {
         double ofCut = 0;
         double squaresOfCut = 0;
-        for (double own : DEVIATIONS) {
-          double off = sides.shared() * deviation + sides.own() * own;
+        for (int own = 0; own < DEVIATIONS.length; own++) {
+          double off = sides.shared() * DEVIATIONS[node] + sides.own() * DEVIATIONS[own];
           double plates = ofPiece.applyAsDouble(mass * share(cut, off));
-          cuts++;
-          lightCuts += plates < 1 ? 1 : 0;
-          ofCut += plates / DEVIATIONS.length;
-          squaresOfCut += plates * plates / DEVIATIONS.length;
+          cuts += weight * WEIGHTS[own];
+          lightCuts += plates < 1 ? weight * WEIGHTS[own] : 0;
+          ofCut += WEIGHTS[own] * plates;
+          squaresOfCut += WEIGHTS[own] * plates * plates;
         }
         mean += ofCut;
         variance += squaresOfCut - ofCut * ofCut;
       }
-      fish++;
-      sum += mean;
-      squares += mean * mean + variance;
+      fish += weight;
+      sum += weight * mean;
+      squares += weight * (mean * mean + variance);
     }
 
     private double light() {
-      return cuts == 0 ? 0 : lightCuts / (double) cuts;
+      return cuts == 0 ? 0 : lightCuts / cuts;
     }
 
     private Together together() {
@@ -257,10 +279,10 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
 
   private static Counts averaged(double[] masses, OneFish known) {
     double[] total = new double[1];
-    double weight = 1.0 / (MASS_NODES * DEVIATIONS.length);
-    for (double mass : masses) {
-      for (double deviation : DEVIATIONS) {
-        Run fish = known.of(mass, deviation);
+    for (int at = 0; at < MASS_NODES; at++) {
+      for (int node = 0; node < DEVIATIONS.length; node++) {
+        double weight = WEIGHTS[node] * MASS_WEIGHTS[at];
+        Run fish = known.of(masses[at], DEVIATIONS[node]);
         if (fish.end() > total.length) {
           total = Arrays.copyOf(total, fish.end());
         }
@@ -307,20 +329,25 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     return fish;
   }
 
+  /** Evenly spaced over the grade, each for the fish nearest to it. */
   private static double[] masses(SizeGrade grade) {
-    TruncatedNormalDistribution distribution = massIn(grade);
+    double from = grade.from().milligrams();
+    double step = (grade.to().milligrams() - from) / MASS_NODES;
     double[] masses = new double[MASS_NODES];
     for (int i = 0; i < MASS_NODES; i++) {
-      masses[i] = distribution.inverseCumulativeProbability((i + 0.5) / MASS_NODES);
+      masses[i] = from + (i + 0.5) * step;
     }
     return masses;
   }
 
-  /** Within a grade most fish lie about the middle: a normal distribution cut off at the ends. */
-  static TruncatedNormalDistribution massIn(SizeGrade grade) {
-    double from = grade.from().milligrams();
-    double to = grade.to().milligrams();
-    return TruncatedNormalDistribution.of((from + to) / 2, (to - from) / 4, from, to);
+  /** Within a grade most fish lie about the middle: a normal distribution cut off at its ends. */
+  private static double[] massWeights() {
+    TruncatedNormalDistribution grade = TruncatedNormalDistribution.of(0.5, 0.25, 0, 1);
+    double[] weights = new double[MASS_NODES];
+    for (int i = 0; i < MASS_NODES; i++) {
+      weights[i] = grade.probability(i / (double) MASS_NODES, (i + 1) / (double) MASS_NODES);
+    }
+    return weights;
   }
 
   /** The portions in one cut of a fish of known mass and meatiness. */

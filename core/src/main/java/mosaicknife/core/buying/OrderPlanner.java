@@ -21,6 +21,7 @@ import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
+import mosaicknife.core.plan.CutPlan.MainCut;
 import mosaicknife.core.plan.CuttingOption;
 import mosaicknife.core.plan.CuttingOptions;
 import mosaicknife.core.portion.Serving;
@@ -39,12 +40,19 @@ import mosaicknife.core.quantity.Mass;
  */
 public final class OrderPlanner {
 
+  /** So many fish a starting norm counts as. */
+  private static final int FISH_OF_THE_NORM = 6;
+
+  /** One in ten lies below, by Student's distribution with as many degrees of freedom. */
+  private static final double ONE_IN_TEN = 1.440;
+
   /** More fish than this is no order of a kitchen. */
   static final int MOST_FISH = 20_000;
 
   private final HouseNorms norms;
   private final Catalogue kinds;
   private final Map<Key, FishPortions> known = new HashMap<>();
+  private final Map<Key, FishPortions> lean = new HashMap<>();
   private final Map<Key, CutPlan> plans = new HashMap<>();
 
   /**
@@ -142,6 +150,7 @@ public final class OrderPlanner {
         plate(money, labour, Math.max(served, quantile(total, needed, 0.9))).total(),
         plate(money, labour, Math.min(served, quantile(total, needed, 0.1))).total(),
         risk(total, needed),
+        risk(ifLean(wish, offer).of(fish, needed.most()), needed),
         Math.max(0, fish * portions.mean() - served),
         portions.mean(),
         isForClearStock(offer.species())
@@ -178,6 +187,7 @@ public final class OrderPlanner {
         plate(money, labour, Math.max(served, quantile(total, needed, 0.9))).total(),
         plate(money, labour, Math.min(served, quantile(total, needed, 0.1))).total(),
         risk(total, needed),
+        risk(total, needed),
         Math.max(0, portions - served),
         0,
         Mass.ZERO,
@@ -191,6 +201,29 @@ public final class OrderPlanner {
           CutPlan plan = wish.isWhole() ? cutPlan(wish, offer, false) : plan(wish, offer);
           return FishPortions.of(plan.mainCuts(), offer.grade(), wish.serving(), norms.sides());
         });
+  }
+
+  /**
+   * The portions of a fish whose norm is off: one error that all fish of the order share. A norm of
+   * so many fish is off by its spread over their root, and by that of Student's distribution of as
+   * many degrees in one house of ten.
+   */
+  private FishPortions ifLean(Wish wish, Offer offer) {
+    return lean.computeIfAbsent(
+        key(wish, offer),
+        k -> {
+          CutPlan plan = wish.isWhole() ? cutPlan(wish, offer, false) : plan(wish, offer);
+          double off = ONE_IN_TEN / Math.sqrt(FISH_OF_THE_NORM);
+          List<MainCut> mains =
+              plan.mainCuts().stream()
+                  .map(cut -> new MainCut(leaner(cut, off), cut.spread()))
+                  .toList();
+          return FishPortions.of(mains, offer.grade(), wish.serving(), norms.sides());
+        });
+  }
+
+  private static double leaner(MainCut cut, double off) {
+    return Math.max(FishPortions.LEAST_OF_MEAN * cut.mean(), cut.mean() - off * cut.spread());
   }
 
   private static Key key(Wish wish, Offer offer) {

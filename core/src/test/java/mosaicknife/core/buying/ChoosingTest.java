@@ -104,6 +104,7 @@ public class ChoosingTest {
         nothing,
         nothing,
         0.05,
+        0.08,
         surplus,
         served,
         Mass.ZERO,

@@ -70,6 +70,45 @@ public class OrderPlannerTest {
     assertEquals(candidate.portionsPerFish(), mean, 0.03 * mean + 0.05, code);
   }
 
+  @DataProvider
+  Object[][] promises() {
+    return new Object[][] {
+      {"john-dory", "0.7-1.2", 20},
+      {"hake", "1.5-2.5", 24},
+      {"turbot", "2.5-4", 30},
+      {"plaice", "0.5-1", 16},
+      {"pollack", "2-4", 40},
+      {"gurnard", "1.2-3", 12},
+    };
+  }
+
+  /** Rare lean fish are what a promise of 98 % is about: no tail is cut. */
+  @Test(dataProvider = "promises")
+  public void aPromiseOf98PercentIsKept(String code, String grade, int portions) {
+    Offer offer = whole(code, grade, "10.00");
+    Demand demand = new Demand(portions, 0, Per.SERVICE);
+    Serving apart = new Serving(Serving.Form.SLICES, Mass.ofGrams(150), 0.05, 1, false);
+    Wish wish =
+        new Wish(
+            apart,
+            Specification.SKIN_ON,
+            Choices.USUAL,
+            demand.distribution(),
+            0,
+            0.98,
+            ExactMoney.of("18.00", EUR));
+    Candidate candidate = planner().candidate(wish, offer).orElseThrow();
+    int draws = 60_000;
+    double drawn =
+        new PlainSimulation(7)
+            .risk(norms(code), offer.grade(), apart, candidate.fish(), demand, draws);
+    double error = Math.sqrt(0.02 * 0.98 / draws);
+    assertEquals(candidate.risk(), drawn, 4 * error, code + " with " + candidate.fish());
+    assertTrue(drawn <= 0.02 + 3 * error, code + " is short in " + drawn);
+    assertTrue(candidate.riskIfLean() > candidate.risk(), "a leaner fish is a greater risk");
+    assertTrue(candidate.riskIfLean() < 1, "" + candidate.riskIfLean());
+  }
+
   @Test(dataProvider = "fish")
   public void takesTheSmallestNumberThatKeepsThePromise(
       String code, String grade, int portions, double forecastError) {
