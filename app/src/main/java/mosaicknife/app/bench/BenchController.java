@@ -27,6 +27,7 @@ import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.app.weighing.WeighingRecorder.Weighed;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.scale.ScaleReading;
 import org.springframework.http.MediaType;
@@ -129,7 +130,7 @@ class BenchController {
   }
 
   private String take(long id, WeighForm form) {
-    Take take = form.toTake(id, entry(form));
+    Take take = form.toTake(id, entry(id, form));
     boolean live = !form.isTyped() && !form.isLate();
     Weighed weighed = live ? claimed(take) : stored(take);
     return words.say("bench.said.taken", weighed.part(), formats().mass(weighed.mass()));
@@ -156,10 +157,11 @@ class BenchController {
     }
   }
 
-  private Entry entry(WeighForm form) {
+  private Entry entry(long id, WeighForm form) {
     Optional<HouseTray> tray = Optional.ofNullable(form.tray()).flatMap(trays::find);
     if (form.isTyped()) {
-      return Entry.of(MassText.parse(form.typed(), formats().system().large()), tray);
+      MassUnit bare = formats().system().meant(form.typed(), pages.expected(id, form));
+      return Entry.of(MassText.parse(form.typed(), bare), tray);
     }
     Optional<ScaleReading> reading =
         form.isLate() ? form.seen() : scale.find(form.reading() == null ? 0 : form.reading());

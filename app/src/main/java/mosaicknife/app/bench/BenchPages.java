@@ -26,6 +26,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.ScaleView;
 import mosaicknife.app.weighing.TallyMender;
+import mosaicknife.app.weighing.WeighForm;
 import mosaicknife.app.weighing.WorkShift;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
@@ -38,6 +39,7 @@ import mosaicknife.core.lot.Opinions;
 import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.plan.CutPlan.Planned;
 import mosaicknife.core.plan.Guide;
+import mosaicknife.core.quantity.Mass;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
@@ -165,6 +167,12 @@ class BenchPages {
         "benchModel",
         // inside a script element, where only the end of one could end it early
         quoted(BenchModel.of(clock.instant(), sheet, person.id(), mine, formats)));
+  }
+
+  /** About what the part should weigh that a weight is typed for. */
+  Optional<Mass> expected(long lotId, WeighForm form) {
+    LotSheet sheet = sheets.get(lotId);
+    return sheet.find(form.slot()).flatMap(part -> sheet.about(part, form.fishNo()));
   }
 
   /**

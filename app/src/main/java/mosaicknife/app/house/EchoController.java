@@ -1,8 +1,10 @@
 package mosaicknife.app.house;
 
 import java.util.List;
+import java.util.Optional;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Words;
+import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.PriceText;
@@ -35,19 +37,23 @@ class EchoController {
   /**
    * What was understood.
    *
-   * @param understood the value in both systems, empty if nothing was
+   * @param understood the value in both systems, without what was typed; empty if nothing was
    * @param remarks what to look at
    */
   record Echo(String understood, List<String> remarks) {}
 
   @GetMapping("/understood")
   String understood(
-      @RequestParam What what, @RequestParam(defaultValue = "") String typed, Model model) {
-    model.addAttribute("echo", echo(what, typed));
+      @RequestParam What what,
+      @RequestParam(defaultValue = "") String typed,
+      @RequestParam Optional<Long> expected,
+      Model model) {
+    Optional<Mass> about = expected.filter(mg -> mg > 0).map(Mass::ofMilligrams);
+    model.addAttribute("echo", echo(what, typed, about));
     return "shared/echo :: echo";
   }
 
-  private Echo echo(What what, String typed) {
+  private Echo echo(What what, String typed, Optional<Mass> expected) {
     if (typed.isBlank()) {
       return new Echo("", List.of());
     }
@@ -55,13 +61,24 @@ class EchoController {
     try {
       if (what == What.PRICE) {
         PriceText text = PriceText.parse(typed, formats.system().large(), formats.currency());
-        return new Echo(text.echo(), text.note().stream().map(words::say).toList());
+        return new Echo(afterEqualSign(text.echo()), text.note().stream().map(words::say).toList());
       }
-      MassUnit bare = what == What.PORTION ? formats.system().small() : formats.system().large();
+      MassUnit bare =
+          what == What.PORTION ? formats.system().small() : formats.system().meant(typed, expected);
       MassText text = MassText.parse(typed, bare);
-      return new Echo(text.echo(), text.note().stream().map(words::say).toList());
+      return new Echo(shown(typed, text.echo()), text.note().stream().map(words::say).toList());
     } catch (QuantityFormatException problem) {
       return new Echo("", List.of(words.say(problem)));
     }
+  }
+
+  /** A number without unit comes back with the one it was read in. */
+  private static String shown(String typed, String echo) {
+    boolean bare = typed.chars().noneMatch(Character::isLetter);
+    return bare ? echo : afterEqualSign(echo);
+  }
+
+  private static String afterEqualSign(String echo) {
+    return echo.substring(echo.indexOf('=') + 2);
   }
 }

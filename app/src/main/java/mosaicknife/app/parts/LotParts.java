@@ -15,6 +15,7 @@ import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotProblem;
@@ -39,6 +40,7 @@ public class LotParts {
   private final LotRegister lots;
   private final PartLayout layout;
   private final WeighedParts weighed;
+  private final PurposeAssigner purposes;
   private final CatalogueEditor catalogue;
   private final ApplicationEventPublisher events;
 
@@ -47,12 +49,14 @@ public class LotParts {
       LotRegister lots,
       PartLayout layout,
       WeighedParts weighed,
+      PurposeAssigner purposes,
       CatalogueEditor catalogue,
       ApplicationEventPublisher events) {
     this.parts = parts;
     this.lots = lots;
     this.layout = layout;
     this.weighed = weighed;
+    this.purposes = purposes;
     this.catalogue = catalogue;
     this.events = events;
   }
@@ -272,6 +276,7 @@ public class LotParts {
       Part itself = part.toPart(kind(part), money);
       boolean isWeighed = weighed.isWeighed(part.id());
       Refusal.ifFound(LotRules.puttingBack(itself, isWeighed, other.toPart(kind(other), money)));
+      purposes.raw(part, Purpose.PLATE, other.becomes());
       part.putInto(other);
     }
     events.publishEvent(new LotChanged(lotId));

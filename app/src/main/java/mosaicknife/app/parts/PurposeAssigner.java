@@ -16,6 +16,7 @@ import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Part;
@@ -122,10 +123,16 @@ public class PurposeAssigner {
 
   /** A dish that is raw, cured or underdone takes only what passed the raw gate. */
   void raw(LotPartEntity part, Purpose purpose, String becomes) {
-    if (purpose.isServed() && dishes.find(becomes).filter(Dish::raw).isPresent()) {
-      Optional<RawGate> gate = lots.get(part.lotId()).rawGate(Optional.of(part.slot()));
-      Refusal.ifFound(LotRules.raw(part.name(), becomes, gate));
+    Refusal.ifFound(gate(part, purpose, becomes));
+  }
+
+  /** What keeps a part from a dish that is raw, if anything does. */
+  Optional<Finding> gate(LotPartEntity part, Purpose purpose, String becomes) {
+    if (!purpose.isServed() || dishes.find(becomes).filter(Dish::raw).isEmpty()) {
+      return Optional.empty();
     }
+    Optional<RawGate> gate = lots.get(part.lotId()).rawGate(Optional.of(part.slot()));
+    return LotRules.raw(part.name(), becomes, gate);
   }
 
   /** A part is portioned as the dish is that it goes to, and the lot as its last one. */

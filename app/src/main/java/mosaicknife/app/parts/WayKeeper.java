@@ -173,13 +173,15 @@ public class WayKeeper {
   }
 
   /**
-   * Gives the parts of a lot the purposes of a way, its order and its pieces; a purpose that was
-   * decided stays.
+   * Gives the parts of a lot the purposes of a way, its order and its pieces, but none to a raw
+   * dish while the gate is closed; a purpose that was decided stays.
    */
   void giveFates(Lot lot, Way way) {
     for (LotPartEntity part : parts.findByLotIdInOrderByNumber(List.of(lot.id()))) {
       Way.Fate fate = way.fates().get(part.slot());
-      if (fate != null && part.purpose().isEmpty()) {
+      if (fate != null
+          && part.purpose().isEmpty()
+          && purposes.gate(part, fate.purpose(), fate.becomes()).isEmpty()) {
         part.assign(fate.purpose(), new Use(fate.becomes(), Optional.empty(), Optional.empty()));
         part.sendTo(fate.venue() == 0 ? null : fate.venue());
         purposes.portion(part);

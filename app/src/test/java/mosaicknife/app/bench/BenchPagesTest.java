@@ -354,6 +354,37 @@ public class BenchPagesTest extends WithPages {
   }
 
   @Test
+  public void aBareNumberIsReadByWhatIsExpectedThere() throws Exception {
+    long lot = receive("hake", 1, "4.86");
+    String[][] typed = {
+      {"gills", "62", "62 g"}, {"fillet-left", "1318", "1.318 kg"}, {"head", "0.984", "984 g"}
+    };
+    for (String[] one : typed) {
+      MockHttpServletResponse answer =
+          send(
+              "tobiah",
+              weighings(lot),
+              "id",
+              UUID.randomUUID().toString(),
+              "part",
+              one[0],
+              "fish",
+              "1",
+              "source",
+              "typed",
+              "typed",
+              one[1]);
+      assertTrue(answer.getStatus() < 400, one[1] + ": " + answer.getStatus());
+    }
+    assertEquals(part(lot, "gills").mass(), Mass.ofGrams(62));
+    assertEquals(part(lot, "fillet-left").mass(), Mass.ofGrams(1318));
+    assertEquals(part(lot, "head").mass(), Mass.ofGrams(984));
+    String echo = page("tobiah", "/understood?what=WEIGHT&typed=1452&expected=1290000");
+    assertTrue(echo.contains("1452 g"), echo);
+    assertTrue(page("tobiah", "/bench/" + lot + "?part=frame").contains("data-expected="));
+  }
+
+  @Test
   public void everyReadingOfARowIsAPortion() throws Exception {
     long lot = 2;
     String from =

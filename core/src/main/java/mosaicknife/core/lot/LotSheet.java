@@ -410,6 +410,19 @@ public record LotSheet(
   }
 
   /**
+   * Returns about what the next figure of a part is.
+   *
+   * @param part the part
+   * @param fishNo which fish, or 0 for all together
+   * @return the norm of one fish, or one portion of a row; empty if neither is known
+   */
+  public Optional<Mass> about(LotPart part, int fishNo) {
+    return part.inARow()
+        ? Optional.of(plates().servingOf(part.slot()).target())
+        : part.expected().map(all -> fishNo == 0 ? all : CutPlan.meanOf(all, lot.fish()));
+  }
+
+  /**
    * Finds what the plan expects of a part.
    *
    * @param slot the slot

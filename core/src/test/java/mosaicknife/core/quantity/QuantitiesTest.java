@@ -9,6 +9,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import mosaicknife.core.finding.Finding;
 import org.testng.annotations.DataProvider;
@@ -140,5 +141,21 @@ public class QuantitiesTest {
         expectThrows(
             QuantityFormatException.class, () -> PriceText.parse(typed, MassUnit.KILOGRAM, EUR));
     assertEquals(refusal.finding(), problem);
+  }
+
+  @Test
+  public void aBareNumberIsMeantInTheUnitThatComesNearest() {
+    UnitSystem metric = UnitSystem.METRIC;
+    Optional<Mass> fillet = Optional.of(Mass.ofGrams(1290));
+    assertEquals(metric.meant("1.318", fillet), MassUnit.KILOGRAM);
+    assertEquals(metric.meant("1452", fillet), MassUnit.GRAM);
+    assertEquals(metric.meant("2", Optional.of(Mass.ofGrams(40))), MassUnit.GRAM);
+    assertEquals(metric.meant("2", Optional.of(Mass.ofGrams(1800))), MassUnit.KILOGRAM);
+    assertEquals(metric.meant("0,062", Optional.of(Mass.ofGrams(70))), MassUnit.KILOGRAM);
+    assertEquals(metric.meant("1452", Optional.empty()), MassUnit.KILOGRAM);
+    assertEquals(metric.meant("a lot", fillet), MassUnit.KILOGRAM);
+    UnitSystem pounds = UnitSystem.IMPERIAL;
+    assertEquals(pounds.meant("2.9", fillet), MassUnit.POUND);
+    assertEquals(pounds.meant("46.5", fillet), MassUnit.OUNCE);
   }
 }
