@@ -14,6 +14,11 @@ describe("the next part", () => {
     expect(nextPart(parts, 1).slot).toBe("left");
     expect(nextPart(parts, 2).slot).toBe("head");
   });
+  it("is never one whose pieces stand for it", () => {
+    const cut = [part("loin", { passed: true }), part("eye"), part("strip")];
+    expect(nextPart(cut, 1).slot).toBe("eye");
+    expect(nextPart([cut[0]], 1)).toBeNull();
+  });
   it("is none when all have one", () => {
     expect(nextPart([parts[0], parts[1]], 1)).toBeNull();
   });

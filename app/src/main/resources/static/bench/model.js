@@ -1,8 +1,8 @@
 // What is on the board: the server's model of a lot, and what this bench did that the server does not show yet.
 // Plain functions over plain values; no page, no network.
 //
-// A part is {slot, number, name, row, skipped, expected, taken: [{id, fish, text, at, waits}]}; fish 0 is all
-// together.
+// A part is {slot, number, name, row, skipped, passed, expected, taken: [{id, fish, text, at, waits}]}; fish 0 is
+// all together; passed is what nobody asks for, because its pieces stand for it.
 // An op is what was done here: {id, slot, fish, text, acked, fields: {supersedes}} is a weight,
 // with takesBack (and before, what counts again) it takes one back.
 
@@ -29,7 +29,7 @@ const lastWeighed = (parts, fish) => {
 export const nextPart = (parts, fish) => {
   const from = lastWeighed(parts, fish) + 1;
   const order = [...parts.slice(from), ...parts.slice(0, from)];
-  return order.find((part) => !part.skipped && !part.row && !takenOf(part, fish)) || null;
+  return order.find((part) => !part.skipped && !part.passed && !part.row && !takenOf(part, fish)) || null;
 };
 
 /** What was done here is later than anything the server told, whatever the clocks say. */

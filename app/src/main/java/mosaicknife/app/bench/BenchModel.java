@@ -29,6 +29,7 @@ record BenchModel(
       String name,
       boolean row,
       boolean skipped,
+      boolean passed,
       String expected,
       List<TakenModel> taken) {}
 
@@ -44,16 +45,17 @@ record BenchModel(
         sheet.lot().fish(),
         !sheet.lot().isFinished(),
         mine.map(UUID::toString).orElse(""),
-        sheet.parts().stream().map(part -> part(part, formats)).toList());
+        sheet.parts().stream().map(part -> part(sheet, part, formats)).toList());
   }
 
-  private static PartModel part(LotPart part, Formats formats) {
+  private static PartModel part(LotSheet sheet, LotPart part, Formats formats) {
     return new PartModel(
         part.slot(),
         part.number(),
         part.name(),
         part.inARow(),
         part.skipped(),
+        sheet.isPassedOver(part),
         part.expected().map(formats::about).orElse(""),
         part.taken().stream()
             .map(

@@ -54,6 +54,7 @@ record PurchasePlanView(
    * @param low where the whisker begins
    * @param high where it ends
    * @param risk the risk that somebody goes without
+   * @param riskInShort the same as a range, up to that of a leaner fish
    * @param surplus the portions too many
    * @param work the minutes
    * @param total the money
@@ -72,6 +73,7 @@ record PurchasePlanView(
       String low,
       String high,
       String risk,
+      String riskInShort,
       String surplus,
       String work,
       String total,
@@ -143,6 +145,7 @@ record PurchasePlanView(
         length(candidate.low(), most),
         length(candidate.high(), most),
         risk(candidate, formats),
+        riskInShort(candidate),
         candidate.surplus() < 0.5
             ? formats.say("buy.said.none")
             : "≈ %.0f".formatted(candidate.surplus()),
@@ -284,6 +287,13 @@ record PurchasePlanView(
 
   private static String words(List<Finding> findings, Formats formats) {
     return formats.row(findings.stream().map(formats::say).toList());
+  }
+
+  /** Both as whole percents, where a table has no room for words. */
+  private static String riskInShort(Candidate candidate) {
+    long usual = Math.round(candidate.risk() * 100);
+    long lean = Math.round(candidate.riskIfLean() * 100);
+    return usual == lean ? "≈ %d %%".formatted(usual) : "≈ %d–%d %%".formatted(usual, lean);
   }
 
   /** Both as whole percents; the second only where it is not the same. */

@@ -360,8 +360,19 @@ public record LotSheet(
     Collections.rotate(order, -(lastWeighed(fishNo) + 1));
     return order.stream()
         .filter(part -> !part.skipped() && !part.inARow() && part.find(fishNo).isEmpty())
-        .filter(part -> !isOpened(part) && !opensLike(part) && !isLeftWith(part))
+        .filter(part -> !isPassedOver(part))
         .findFirst();
+  }
+
+  /**
+   * Returns whether nobody asks for the weight of a part: its pieces stand for it, or it lies in
+   * one that is not taken off.
+   *
+   * @param part the part
+   * @return true if the bench goes on without it
+   */
+  public boolean isPassedOver(LotPart part) {
+    return isOpened(part) || opensLike(part) || isLeftWith(part);
   }
 
   /** Whether the hand cut another of its kind without weighing it, and so will cut this one. */
