@@ -29,6 +29,7 @@ import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.UnitSystem;
 import mosaicknife.core.scale.ScaleReading;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
@@ -160,14 +161,21 @@ class BenchController {
   private Entry entry(long id, WeighForm form) {
     Optional<HouseTray> tray = Optional.ofNullable(form.tray()).flatMap(trays::find);
     if (form.isTyped()) {
-      MassUnit bare = formats().system().meant(form.typed(), pages.expected(id, form));
-      return Entry.of(MassText.parse(form.typed(), bare), tray);
+      return Entry.of(MassText.parse(form.typed(), bareUnit(id, form)), tray);
     }
     Optional<ScaleReading> reading =
         form.isLate() ? form.seen() : scale.find(form.reading() == null ? 0 : form.reading());
     return Entry.of(
         reading.orElseThrow(() -> Refusal.ofInput("bench.problem.that-reading-is-gone-wait")),
         tray);
+  }
+
+  /** A number without unit is read by what is expected there; what has one needs no look at it. */
+  private MassUnit bareUnit(long id, WeighForm form) {
+    UnitSystem system = formats().system();
+    String typed = form.typed() == null ? "" : form.typed();
+    boolean hasUnit = typed.isBlank() || typed.chars().anyMatch(Character::isLetter);
+    return hasUnit ? system.large() : system.meant(typed, pages.expected(id, form));
   }
 
   /** Takes back a weighing that the script names, or without script the last one of the person. */
