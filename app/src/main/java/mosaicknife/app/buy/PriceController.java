@@ -5,6 +5,8 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.UUID;
 import mosaicknife.app.buy.PriceKeeper.Confirmed;
 import mosaicknife.app.catalogue.CatalogueEditor;
@@ -80,6 +82,28 @@ class PriceController {
       later.addFlashAttribute("typedSupplier", supplier);
       return "redirect:/buy/prices";
     }
+  }
+
+  /** A price somebody said: looked at like a list of one row, of today. */
+  @PostMapping("/buy/prices/heard")
+  String heard(
+      @RequestParam(defaultValue = "") String supplier,
+      @RequestParam(defaultValue = "") String fish,
+      @RequestParam(defaultValue = "") String price,
+      RedirectAttributes later) {
+    try {
+      String list = "fish;price\n%s;%s\n".formatted(quoted(fish), quoted(price));
+      return "redirect:/buy/prices/look/" + prices.look(supplier, houses.today(), list);
+    } catch (Refusal refusal) {
+      later.addFlashAttribute("sentence", words.say(refusal));
+      later.addFlashAttribute(
+          "typedHeard", new HashMap<>(Map.of("supplier", supplier, "fish", fish, "price", price)));
+      return "redirect:/buy/prices";
+    }
+  }
+
+  private static String quoted(String cell) {
+    return '"' + cell.replace("\"", "\"\"") + '"';
   }
 
   /** A list in an old encoding is read as such, so that names keep their accents. */

@@ -367,7 +367,13 @@ record CutPlanView(
             .toList();
     return PreWork.of(
         new PreWork.Question(
-            lot.species(), lot.state(), lot.fish(), plan.fish().mean(), plan.choices(), fates));
+            lot.species(),
+            lot.state(),
+            lot.fish(),
+            plan.fish().mean(),
+            lot.arrival().scaled(),
+            plan.choices(),
+            fates));
   }
 
   /** What was decided for a part, else what the plan proposes for it. */

@@ -1,5 +1,6 @@
 package mosaicknife.app.dock;
 
+import java.util.List;
 import java.util.UUID;
 import mosaicknife.app.buy.Order;
 import mosaicknife.app.buy.OrderLine;
@@ -27,7 +28,9 @@ import mosaicknife.core.buying.Offer.Form;
  * @param temperature the temperature at receipt
  * @param method how it was caught
  * @param area where it was caught
- * @param killing how it was killed
+ * @param killing how it was killed, the steps by name with commas
+ * @param scaled anything if it came without its scales
+ * @param byCatch anything if it is by-catch
  * @param ownCatch anything if the house caught it: it needs neither supplier nor price
  */
 public record ReceiptForm(
@@ -49,6 +52,8 @@ public record ReceiptForm(
     String method,
     String area,
     String killing,
+    String scaled,
+    String byCatch,
     String ownCatch) {
 
   /** Puts an empty text where nothing was sent. */
@@ -71,6 +76,8 @@ public record ReceiptForm(
     method = or(method, "");
     area = or(area, "");
     killing = or(killing, "");
+    scaled = or(scaled, "");
+    byCatch = or(byCatch, "");
     ownCatch = or(ownCatch, "");
   }
 
@@ -101,7 +108,14 @@ public record ReceiptForm(
         "",
         "",
         "",
+        "",
+        "",
         "");
+  }
+
+  /** Whether a step of killing was ticked. */
+  public boolean isKilledBy(String step) {
+    return List.of(killing.split(",")).contains(step);
   }
 
   /** Whether the house caught it itself. */

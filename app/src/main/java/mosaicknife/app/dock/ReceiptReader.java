@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.buy.OrderLine;
@@ -172,7 +173,12 @@ public class ReceiptReader {
                 temperature.orElseThrow(),
                 Typed.choice(CatchMethod.values(), form.method()),
                 area.orElseThrow(),
-                Typed.choice(Killing.values(), form.killing())));
+                Stream.of(form.killing().split(","))
+                    .flatMap(step -> Typed.choice(Killing.values(), step.strip()).stream())
+                    .distinct()
+                    .toList(),
+                !form.scaled().isBlank(),
+                !form.byCatch().isBlank()));
     return new ReadReceipt(
         Optional.of(new Delivery(ClientIds.of(form.id()), venue.orElseThrow(), receipt)), problems);
   }

@@ -18,6 +18,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mosaicknife.app.shared.StoredPrice;
 import mosaicknife.app.shared.StoredServing;
 import mosaicknife.core.anatomy.Species;
@@ -114,9 +116,15 @@ class LotEntity {
   @Column(updatable = false)
   private String area = "";
 
-  @Enumerated(EnumType.STRING)
+  /** The steps by name, in order. */
   @Column(updatable = false)
-  private Killing killing;
+  private String killing;
+
+  @Column(updatable = false)
+  private boolean scaled;
+
+  @Column(name = "by_catch", updatable = false)
+  private boolean byCatch;
 
   @Column(name = "finished_at")
   private Instant finishedAt;
@@ -153,7 +161,12 @@ class LotEntity {
     this.temperature = arrival.temperature().orElse(null);
     this.method = arrival.method().orElse(null);
     this.area = arrival.area();
-    this.killing = arrival.killing().orElse(null);
+    this.killing =
+        arrival.killing().isEmpty()
+            ? null
+            : arrival.killing().stream().map(Killing::name).collect(Collectors.joining(","));
+    this.scaled = arrival.scaled();
+    this.byCatch = arrival.byCatch();
     this.receivedBy = receivedBy;
     this.receivedAt = receivedAt;
   }
@@ -227,7 +240,12 @@ class LotEntity {
         Optional.ofNullable(temperature),
         Optional.ofNullable(method),
         area,
-        Optional.ofNullable(killing));
+        Stream.ofNullable(killing)
+            .flatMap(steps -> Stream.of(steps.split(",")))
+            .map(Killing::valueOf)
+            .toList(),
+        scaled,
+        byCatch);
   }
 
   Currency currency() {

@@ -59,6 +59,37 @@ public class BuyPagesTest extends WithPages {
   }
 
   @Test
+  public void aPriceHeardOnThePhoneIsAFishAndAFigure() throws Exception {
+    String look =
+        follow(
+            "ines",
+            "/buy/prices/heard",
+            "supplier",
+            "Holm Sound Boats",
+            "fish",
+            "gurnard",
+            "price",
+            "6.45");
+    assertTrue(look.contains("6.45"), look);
+    assertTrue(look.contains("Tub gurnard"), "it says which fish was understood");
+    String odd =
+        follow(
+            "ines",
+            "/buy/prices/heard",
+            "supplier",
+            "Holm Sound Boats",
+            "fish",
+            "a \"thing\"; of the sea",
+            "price",
+            "cheap");
+    assertFalse(odd.contains("Something went wrong"), odd);
+    assertEquals(
+        send("maren", "/buy/prices/heard", "supplier", "x", "fish", "hake", "price", "1")
+            .getStatus(),
+        403);
+  }
+
+  @Test
   public void aListIsLookedAtBeforeAnythingCountsAndReadAgainUpdates() throws Exception {
     long before = priceCount();
     long suppliers = jdbc.sql("select count(*) from supplier").query(Long.class).single();

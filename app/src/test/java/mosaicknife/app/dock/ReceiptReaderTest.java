@@ -4,11 +4,14 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.WithDatabase;
 import mosaicknife.app.dock.ReceiptReader.ReadReceipt;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Arrival;
+import mosaicknife.core.lot.Killing;
 import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -72,10 +75,18 @@ public class ReceiptReaderTest extends WithDatabase {
     ReceiptForm nothing =
         new ReceiptForm(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            null, null, null, null, null);
+            null, null, null, null, null, null, null);
     assertEquals(nothing.id().length(), 36);
     assertEquals(nothing.fish(), "1");
     assertEquals(reader.read(nothing).problems().size(), 8);
+  }
+
+  @Test
+  public void aFishIsKilledInStepsAndMayComeScaledOrAsByCatch() {
+    ReadReceipt read = reader.read(form("hake", "GUTTED", "2", "4.0", "11", "2026-11-25"));
+    Arrival arrival = read.delivery().orElseThrow().receipt().arrival();
+    assertEquals(arrival.killing(), List.of(Killing.SPIKED, Killing.BLED));
+    assertTrue(arrival.scaled() && arrival.byCatch());
   }
 
   private static ReceiptForm form(
@@ -98,7 +109,9 @@ public class ReceiptReaderTest extends WithDatabase {
         "",
         "",
         "",
-        "",
+        "SPIKED,BLED,SPIKED,<b>",
+        "yes",
+        "yes",
         "");
   }
 }

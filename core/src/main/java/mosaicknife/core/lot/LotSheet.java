@@ -82,7 +82,7 @@ public record LotSheet(
   public static LotSheet of(
       Lot lot, CutPlan cut, List<Part> laidOut, List<Weighing> standing, HouseNorms house) {
     CutPlan plan = cut.joined(staying(laidOut));
-    HouseNorms norms = house.with(plan.loss());
+    HouseNorms norms = house.with(plan.loss(lot.arrival().scaled()));
     Map<String, CutPlan.Planned> planned =
         plan.parts().stream()
             .collect(Collectors.toMap(part -> part.slot().code(), Function.identity()));

@@ -82,7 +82,9 @@ public record Receipt(
             arrival.temperature(),
             arrival.method(),
             arrival.area(),
-            arrival.killing()));
+            arrival.killing(),
+            arrival.scaled(),
+            arrival.byCatch()));
   }
 
   /**

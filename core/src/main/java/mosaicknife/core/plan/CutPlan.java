@@ -277,16 +277,18 @@ public record CutPlan(
    * skin, and soft flesh drips. Nobody weighs that, and how much it is differs, so it widens the
    * norm and does not move it.
    *
+   * @param scaled whether the fish came without its scales
    * @return the loss of this plan
    */
-  public LossNorm loss() {
+  public LossNorm loss(boolean scaled) {
     Eating eating = fish.species().eating();
     boolean skinned =
         CuttingOptions.of(fish.species(), fish.state(), choices).stream()
             .map(choices::in)
             .anyMatch(choice -> choice.traits().contains(CuttingOption.Trait.SKIN_OFF));
     LossNorm loss = fish.norms().loss();
-    if (eating.scales() != Eating.Scales.NONE && eating.skin() != Eating.Skin.NO && !skinned) {
+    boolean served = eating.skin() != Eating.Skin.NO && !skinned;
+    if (eating.scales() != Eating.Scales.NONE && served && !scaled) {
       loss = loss.spreadBy(SCALES);
     }
     return eating.texture() == Eating.Texture.SOFT ? loss.spreadBy(SOFT_FLESH) : loss;

@@ -168,6 +168,7 @@ public final class PreWork {
    * @param state the state it came in
    * @param fish how many fish
    * @param heaviest the mass of one fish
+   * @param scaled whether it came without its scales
    * @param choices the answers to the options
    * @param fates what its parts will be
    */
@@ -176,8 +177,20 @@ public final class PreWork {
       State state,
       int fish,
       Mass heaviest,
+      boolean scaled,
       Choices choices,
       List<PartFate> fates) {
+
+    /** A lot in its scales. */
+    public Question(
+        Species species,
+        State state,
+        int fish,
+        Mass heaviest,
+        Choices choices,
+        List<PartFate> fates) {
+      this(species, state, fish, heaviest, false, choices, fates);
+    }
 
     /** Copies the fates. */
     public Question {
@@ -242,7 +255,7 @@ public final class PreWork {
 
   private void scaling() {
     Eating eating = question.species().eating();
-    if (eating.scales() == Eating.Scales.NONE) {
+    if (eating.scales() == Eating.Scales.NONE || question.scaled()) {
       return;
     }
     boolean skinOff = question.chose(CuttingOption.Trait.SKIN_OFF);

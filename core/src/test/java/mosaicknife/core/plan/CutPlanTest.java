@@ -63,12 +63,14 @@ public class CutPlanTest {
   @Test
   public void scalesAndSoftFleshMakeTheLossLessCertainAndMoveNothing() {
     // 0.8 % of the house, 0.8 % of scales, 1.0 % of soft flesh, in quadrature
-    assertEquals(plan(fish("turbot", State.GUTTED, 1, "2")).loss().spread(), 0.008, 1e-9);
+    assertEquals(plan(fish("turbot", State.GUTTED, 1, "2")).loss(false).spread(), 0.008, 1e-9);
     Fish pollack = fish("pollack", State.GUTTED, 1, "3.9");
-    assertEquals(plan(pollack).loss().spread(), Math.sqrt(128e-6), 1e-9);
-    assertEquals(plan(pollack, "skin", "off").loss().spread(), 0.008, 1e-9);
-    assertEquals(plan(fish("hake", State.GUTTED, 1, "4")).loss().spread(), Math.sqrt(228e-6), 1e-9);
-    assertEquals(plan(pollack).loss().mean(), 0.015);
+    assertEquals(plan(pollack).loss(false).spread(), Math.sqrt(128e-6), 1e-9);
+    assertEquals(plan(pollack, "skin", "off").loss(false).spread(), 0.008, 1e-9);
+    assertEquals(plan(pollack).loss(true).spread(), 0.008, 1e-9, "it came scaled");
+    assertEquals(
+        plan(fish("hake", State.GUTTED, 1, "4")).loss(false).spread(), Math.sqrt(228e-6), 1e-9);
+    assertEquals(plan(pollack).loss(false).mean(), 0.015);
   }
 
   @Test
@@ -235,6 +237,24 @@ public class CutPlanTest {
   }
 
   // ---- pre-work -------------------------------------------------------------------------------
+
+  @Test
+  public void nobodyScalesAFishThatCameScaled() {
+    Species pollack = CATALOGUE.getSpecies("pollack");
+    List<PartFate> fillet =
+        List.of(
+            new PartFate(
+                CATALOGUE.findKind("fillet").orElseThrow(),
+                "Left fillet",
+                Optional.of(Purpose.PLATE)));
+    for (boolean scaled : new boolean[] {false, true}) {
+      List<Item> work =
+          PreWork.of(
+              new PreWork.Question(
+                  pollack, State.GUTTED, 1, Mass.ofKilograms("3"), scaled, Choices.USUAL, fillet));
+      assertEquals(work.stream().anyMatch(item -> item.what().what() == Task.SCALE), !scaled);
+    }
+  }
 
   private static List<Item> preWork(
       String species, State state, String kilograms, Choices choices, Map<String, Purpose> fates) {
