@@ -51,7 +51,7 @@ class RawGateController {
     typed.put("hours", hours);
     typed.put("thickness", thickness);
     return change(
-        "/dock/" + id,
+        "/dock/" + id + "#raw-gate",
         later,
         "typedFrozen",
         typed,
@@ -81,7 +81,7 @@ class RawGateController {
       RedirectAttributes later) {
     Map<String, String> typed = new HashMap<>(Map.of("name", name, "evidence", evidence));
     return change(
-        "/dock/" + id,
+        "/dock/" + id + "#raw-gate",
         later,
         "typedExempt",
         typed,
@@ -112,7 +112,7 @@ class RawGateController {
     typed.put("source", source);
     typed.put("expires", expires);
     return change(
-        "/dock/rules",
+        "/dock/rules#freezing",
         later,
         "typedPair",
         typed,
@@ -153,6 +153,6 @@ class RawGateController {
       later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute(name, typed);
     }
-    return "redirect:" + page + (page.endsWith("rules") ? "#freezing" : "#raw-gate");
+    return "redirect:" + page;
   }
 }

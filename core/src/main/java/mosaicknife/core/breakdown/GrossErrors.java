@@ -89,6 +89,10 @@ public final class GrossErrors {
   private final double[] read;
   private final Likelihood written;
   private final Mass finest;
+
+  /** Less than this is not worth a word, in grams. */
+  private final double least;
+
   private final boolean isFarOff;
   private final List<Way> ways = new ArrayList<>();
 
@@ -103,6 +107,9 @@ public final class GrossErrors {
             .mapToDouble(line -> line.mass().map(GrossErrors::grams).orElse(Double.NaN))
             .toArray();
     this.written = new Likelihood(lines, question.whole(), question.norms());
+    double steps =
+        lines.stream().mapToDouble(line -> STEPS_TOO_FEW * grams(line.step())).max().orElse(0);
+    this.least = Math.max(Math.max(steps, Balance.LEAST_GRAMS), Balance.LEAST_SHARE * whole);
     this.isFarOff = Math.abs(written.residual()) > SIGMAS * written.sigma() || worst() > PART_ALONE;
     this.finest =
         lines.stream()
@@ -300,7 +307,7 @@ public final class GrossErrors {
     double worst = worst();
     double residual = Math.abs(written.residual());
     if (written.isOpen()) {
-      boolean over = -written.remainder() > Math.max(SIGMAS * written.scale(), least());
+      boolean over = -written.remainder() > Math.max(SIGMAS * written.scale(), least);
       return (over || worst > PART_ALONE) && free < LEFT_OPEN;
     }
     boolean quiet = residual <= IN_RANGE * written.sigma() && worst <= PART_IN_RANGE;
@@ -320,14 +327,7 @@ public final class GrossErrors {
   /** Whether a figure is so many grams off its norm that somebody would mend it. */
   private boolean isFar(int i) {
     return !Double.isNaN(written.deviation(i))
-        && Math.abs(read[i] - grams(lines.get(i).expected().orElseThrow())) >= least();
-  }
-
-  /** Less than this is not worth a word, in grams. */
-  private double least() {
-    double steps =
-        lines.stream().mapToDouble(line -> STEPS_TOO_FEW * grams(line.step())).max().orElse(0);
-    return Math.max(Math.max(steps, Balance.LEAST_GRAMS), Balance.LEAST_SHARE * whole);
+        && Math.abs(read[i] - grams(lines.get(i).expected().orElseThrow())) >= least;
   }
 
   private Explanation explanation(Way way, double probability) {
@@ -458,7 +458,7 @@ public final class GrossErrors {
   }
 
   private void add(int i, Cause cause, Optional<Tray> tray, double corrected, double rate) {
-    if (corrected > 0 && rate > 0 && Math.abs(corrected - read[i]) >= least()) {
+    if (corrected > 0 && rate > 0 && Math.abs(corrected - read[i]) >= least) {
       double weight = Math.log(rate) + sum(written.with(i, corrected), withAnother(i, corrected));
       ways.add(new Way(i, -1, cause, tray, corrected, weight));
     }
@@ -477,7 +477,7 @@ public final class GrossErrors {
 
   /** The figure is that of another row: two readings of one piece. */
   private void addOtherName(int i, TallyLine line) {
-    if (Double.isNaN(written.deviation(i)) || read[i] < least()) {
+    if (Double.isNaN(written.deviation(i)) || read[i] < least) {
       return;
     }
     double norm = grams(line.expected().orElseThrow());
@@ -544,7 +544,7 @@ public final class GrossErrors {
 
   private void addExchange(int i, int j, double prior) {
     boolean normed = !Double.isNaN(written.deviation(i)) && !Double.isNaN(written.deviation(j));
-    if (normed && Math.abs(read[i] - read[j]) >= least()) {
+    if (normed && Math.abs(read[i] - read[j]) >= least) {
       ways.add(
           new Way(
               i,
@@ -584,7 +584,7 @@ public final class GrossErrors {
   }
 
   private void addWhole(Cause cause, Optional<Tray> tray, double grams, double prior) {
-    if (grams > whole / 4 && Math.abs(grams - whole) >= least()) {
+    if (grams > whole / 4 && Math.abs(grams - whole) >= least) {
       double weight = prior + written.ofWhole(grams).asWritten();
       ways.add(new Way(-1, -1, cause, tray, grams, weight));
     }
@@ -592,7 +592,7 @@ public final class GrossErrors {
 
   private void addMissing() {
     double missing = written.residual();
-    if (!written.isOpen() && missing >= least()) {
+    if (!written.isOpen() && missing >= least) {
       double weight = Math.log(habits.noRow()) + written.withMissing(MISSING);
       ways.add(new Way(-2, -1, Cause.IN_NO_ROW, Optional.empty(), missing, weight));
     }

@@ -35,6 +35,8 @@ final class Likelihood {
   private final double factor;
   private final double scales;
   private final double[] read;
+  private final double[] expected;
+  private final double[] spread;
   private final Map<String, Kin> kins = new HashMap<>();
   private double left;
   private double variance;
@@ -73,6 +75,8 @@ final class Likelihood {
     this.scales = scales;
     this.scale = Math.sqrt(scales);
     this.read = read;
+    this.expected = IntStream.range(0, read.length).mapToDouble(this::expectedOf).toArray();
+    this.spread = IntStream.range(0, read.length).mapToDouble(this::spreadOf).toArray();
     this.left = whole;
     this.variance = Math.pow(whole * norms.loss().spread(), 2) + scales;
     double normed = 0;
@@ -152,6 +156,14 @@ final class Likelihood {
   }
 
   private double expected(int i) {
+    return expected[i];
+  }
+
+  private double spread(int i) {
+    return spread[i];
+  }
+
+  private double expectedOf(int i) {
     return factor * lines.get(i).expected().map(Likelihood::grams).orElse(0.0);
   }
 
@@ -159,7 +171,7 @@ final class Likelihood {
    * The norm itself is a starting estimate that may be off by a part of itself, and a figure is no
    * finer than it was read.
    */
-  private double spread(int i) {
+  private double spreadOf(int i) {
     TallyLine line = lines.get(i);
     double own = grams(line.spread());
     if (own == 0) {

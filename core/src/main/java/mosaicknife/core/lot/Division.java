@@ -16,15 +16,13 @@ import mosaicknife.core.quantity.Mass;
  *
  * @param taken what the new lot received
  * @param left what the lot keeps
- * @param masses what each fish of the new lot weighs, where all were weighed by themselves
  */
-public record Division(Receipt taken, Receipt left, List<Mass> masses) {
+public record Division(Receipt taken, Receipt left) {
 
-  /** Copies the masses. */
+  /** Refuses what is missing. */
   public Division {
     Check.notNull(taken, "receipt of the new lot");
     Check.notNull(left, "receipt of the lot");
-    masses = List.copyOf(masses);
   }
 
   /**
@@ -76,7 +74,7 @@ public record Division(Receipt taken, Receipt left, List<Mass> masses) {
   public static Division of(Lot lot, List<Integer> numbers) {
     List<Mass> masses = numbers.stream().map(number -> lot.each().get(number - 1)).toList();
     Fraction share = Mass.total(masses).dividedBy(Mass.total(lot.each()));
-    return of(lot, numbers.size(), share, masses);
+    return of(lot, numbers.size(), share);
   }
 
   /**
@@ -88,10 +86,10 @@ public record Division(Receipt taken, Receipt left, List<Mass> masses) {
    * @return the division
    */
   public static Division of(Lot lot, int fish, Mass mass) {
-    return of(lot, fish, mass.dividedBy(lot.purchased()), List.of());
+    return of(lot, fish, mass.dividedBy(lot.purchased()));
   }
 
-  private static Division of(Lot lot, int fish, Fraction share, List<Mass> masses) {
+  private static Division of(Lot lot, int fish, Fraction share) {
     Receipt all = lot.receipt();
     Mass invoiced = all.invoiced().multipliedBy(share, RoundingMode.HALF_EVEN);
     Optional<Mass> own = all.own().map(m -> m.multipliedBy(share, RoundingMode.HALF_EVEN));
@@ -103,8 +101,7 @@ public record Division(Receipt taken, Receipt left, List<Mass> masses) {
             all.invoiced().minus(invoiced),
             all.own().map(m -> m.minus(gone)),
             // the ice stays where it was weighed
-            all.arrival().gross().map(gross -> gross.minus(gone))),
-        masses);
+            all.arrival().gross().map(gross -> gross.minus(gone))));
   }
 
   /**

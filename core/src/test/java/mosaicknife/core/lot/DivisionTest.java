@@ -31,7 +31,6 @@ public class DivisionTest {
     assertEquals(division.left().fish(), 3);
     assertEquals(division.left().own(), Optional.of(Mass.ofGrams(1680)));
     assertEquals(division.left().invoiced(), Mass.ofMilligrams(1_690_909));
-    assertEquals(division.masses(), List.of(Mass.ofGrams(1400)));
     assertEquals(Division.staying(4, List.of(4)), List.of(1, 2, 3));
   }
 
@@ -54,7 +53,6 @@ public class DivisionTest {
     assertEquals(division.taken().own(), Optional.of(kilograms("2.100")));
     assertEquals(division.left().own(), Optional.of(kilograms("3.900")));
     assertEquals(division.left().fish(), 15);
-    assertTrue(division.masses().isEmpty());
   }
 
   @Test
