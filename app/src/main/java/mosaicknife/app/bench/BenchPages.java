@@ -29,7 +29,7 @@ import mosaicknife.app.weighing.TallyMender;
 import mosaicknife.app.weighing.WeighForm;
 import mosaicknife.app.weighing.WorkShift;
 import mosaicknife.core.anatomy.PartKind;
-import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
+import mosaicknife.core.breakdown.Diagnosis;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.Reconciliation;
 import mosaicknife.core.craft.Pace;
@@ -132,7 +132,7 @@ class BenchPages {
     List<Suspicion> suspicions = Suspicion.of(sheet, finding, formats);
     BenchView view =
         BenchView.of(sheet, place.part(), Math.max(0, fish), !suspicions.isEmpty(), formats);
-    boolean alarm = finding.filter(Diagnosis::isAlarm).isPresent();
+    boolean alarm = finding.isPresent();
     model.addAttribute("bench", view);
     model.addAttribute(
         "moves", view.selected().map(p -> moves(sheet, p, view.fishNo())).orElse(null));

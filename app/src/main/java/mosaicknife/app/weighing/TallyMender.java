@@ -9,9 +9,9 @@ import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.house.TrayEditor;
 import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.breakdown.Diagnosis;
 import mosaicknife.core.breakdown.Explanation;
 import mosaicknife.core.breakdown.Explanation.Cause;
-import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Tally;
@@ -41,7 +41,7 @@ public class TallyMender {
    * Searches the tally of a lot.
    *
    * @param sheet the lot
-   * @return what was found; empty before the first weight
+   * @return what was found; empty for a sound lot
    */
   @Transactional(readOnly = true)
   public Optional<Diagnosis> find(LotSheet sheet) {

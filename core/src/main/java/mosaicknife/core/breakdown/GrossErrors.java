@@ -73,12 +73,6 @@ public final class GrossErrors {
   /** How often a fish that was weighed wrong was weighed too light. */
   private static final double TOO_LIGHT = 0.2;
 
-  private static final double ALMOST_CERTAIN = 0.9;
-  private static final double TIMES_LIKELIER = 5;
-  private static final double LIKELY = 0.5;
-  private static final double WORTH_A_WORD = 0.1;
-  private static final int MOST_OPEN = 3;
-
   private static final double MG = 1000;
 
   private final List<TallyLine> lines;
@@ -150,79 +144,6 @@ public final class GrossErrors {
     }
   }
 
-  /** How sure one may be said to be. */
-  public enum Sureness {
-    /** Nine times in ten it is so. */
-    ALMOST_CERTAIN,
-    /** Rather so than not. */
-    PROBABLE,
-    /** It may be. */
-    POSSIBLE
-  }
-
-  /**
-   * What was found.
-   *
-   * @param residual what the lines and the expected loss leave of the whole; negative if over
-   * @param sigma the standard deviation of the residual by scale, loss and lines to come
-   * @param nothing how likely it is that nothing happened, from 0 to 1
-   * @param explanations one for each line and cause, the likeliest first
-   * @param isAlarm whether it is worth a word
-   */
-  public record Diagnosis(
-      Mass residual, Mass sigma, double nothing, List<Explanation> explanations, boolean isAlarm) {
-
-    /** Copies the explanations. */
-    public Diagnosis {
-      explanations = List.copyOf(explanations);
-    }
-
-    /**
-     * Returns how sure an explanation may be said to be.
-     *
-     * @param one one of the explanations
-     * @return almost certain only if it is nine times in ten right and five times likelier than the
-     *     next, whatever that is
-     */
-    public Sureness sureness(Explanation one) {
-      double next =
-          explanations.stream()
-              .filter(other -> !other.equals(one))
-              .mapToDouble(Explanation::probability)
-              .reduce(nothing, Math::max);
-      double p = one.probability();
-      boolean certain = p >= ALMOST_CERTAIN && p >= TIMES_LIKELIER * next;
-      return certain
-          ? Sureness.ALMOST_CERTAIN
-          : p >= LIKELY ? Sureness.PROBABLE : Sureness.POSSIBLE;
-    }
-
-    /**
-     * Returns the explanations that are open: one alone if it is almost certain.
-     *
-     * @return up to three, the likeliest first, each at least one in ten; none without alarm
-     */
-    public List<Explanation> open() {
-      if (!isAlarm) {
-        return List.of();
-      }
-      boolean alone = sureness(explanations.get(0)) == Sureness.ALMOST_CERTAIN;
-      return explanations.stream()
-          .limit(alone ? 1 : MOST_OPEN)
-          .filter(e -> e.probability() >= WORTH_A_WORD)
-          .toList();
-    }
-
-    /**
-     * Returns the likeliest explanation.
-     *
-     * @return the explanation; empty without alarm
-     */
-    public Optional<Explanation> best() {
-      return isAlarm ? explanations.stream().findFirst() : Optional.empty();
-    }
-  }
-
   /**
    * Searches.
    *
@@ -231,6 +152,20 @@ public final class GrossErrors {
    */
   public static Diagnosis search(Question question) {
     return new GrossErrors(question).search();
+  }
+
+  /**
+   * Searches a tally that may have an error, and takes no time over one that need not: most figures
+   * of a day are sound.
+   *
+   * @param question the tally
+   * @return what was found; empty if it is not worth a word
+   */
+  public static Optional<Diagnosis> worthAWord(Question question) {
+    GrossErrors judge = new GrossErrors(question);
+    return judge.isSilent()
+        ? Optional.empty()
+        : Optional.of(judge.search()).filter(Diagnosis::isAlarm);
   }
 
   /** One way it came about; without a line it is none that has a name. */
@@ -303,16 +238,17 @@ public final class GrossErrors {
   }
 
   /** Silence first: what lies in its range needs no word, however unlikely "nothing" became. */
-  private boolean isAlarm(double free) {
-    double worst = worst();
-    double residual = Math.abs(written.residual());
+  private boolean isSilent() {
     if (written.isOpen()) {
       boolean over = -written.remainder() > Math.max(SIGMAS * written.scale(), least);
-      return (over || worst > PART_ALONE) && free < LEFT_OPEN;
+      return !over && worst() <= PART_ALONE;
     }
-    boolean quiet = residual <= IN_RANGE * written.sigma() && worst <= PART_IN_RANGE;
-    boolean beyond = residual > SIGMAS * written.sigma();
-    return !quiet && free < (beyond ? BEYOND : LEFT_OPEN);
+    return Math.abs(written.residual()) <= IN_RANGE * written.sigma() && worst() <= PART_IN_RANGE;
+  }
+
+  private boolean isAlarm(double free) {
+    boolean beyond = !written.isOpen() && Math.abs(written.residual()) > SIGMAS * written.sigma();
+    return !isSilent() && free < (beyond ? BEYOND : LEFT_OPEN);
   }
 
   /** How far the part lies off its norm that lies off farthest. */

@@ -6,9 +6,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosaicknife.core.breakdown.Diagnosis;
 import mosaicknife.core.breakdown.Explanation;
 import mosaicknife.core.breakdown.GrossErrors;
-import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.GrossErrors.Question;
 import mosaicknife.core.breakdown.TallyLine;
 import mosaicknife.core.breakdown.TallyLine.Input;
@@ -40,33 +40,28 @@ public final class Tally {
    *
    * @param sheet the lot
    * @param trays the trays of the house by number
-   * @return what was found, of the first tally that is worth a word; empty before the first weight
+   * @return what was found, of the first tally that is worth a word; empty for a sound lot
    */
   public static Optional<Diagnosis> search(LotSheet sheet, Map<Long, Tray> trays) {
-    List<Diagnosis> found = new Tally(sheet, trays).found();
-    return found.stream()
-        .filter(Diagnosis::isAlarm)
-        .findFirst()
-        .or(() -> found.stream().findFirst());
+    return new Tally(sheet, trays).search();
   }
 
-  private List<Diagnosis> found() {
-    List<Diagnosis> found = new ArrayList<>();
+  private Optional<Diagnosis> search() {
     List<LotPart> cutOff =
         sheet.parts().stream()
             .filter(part -> sheet.parentOf(part).filter(LotPart::isStarted).isEmpty())
             .toList();
-    ask(sheet.lot().purchased(), otherFigure(), lines(cutOff)).ifPresent(found::add);
+    Optional<Diagnosis> found = ask(sheet.lot().purchased(), otherFigure(), lines(cutOff));
     for (LotPart part : sheet.parts()) {
       List<LotPart> pieces =
           sheet.parts().stream()
               .filter(piece -> piece.parentId().filter(id -> id == part.id()).isPresent())
               .filter(piece -> !piece.inARow())
               .toList();
-      if (part.isDone(sheet.lot().fish()) && !pieces.isEmpty()) {
+      if (found.isEmpty() && part.isDone(sheet.lot().fish()) && !pieces.isEmpty()) {
         List<TallyLine> lines = lines(pieces);
         lines.add(rest(part, pieces));
-        ask(part.mass(), Optional.empty(), lines).ifPresent(found::add);
+        found = ask(part.mass(), Optional.empty(), lines);
       }
     }
     return found;
@@ -75,9 +70,8 @@ public final class Tally {
   private Optional<Diagnosis> ask(Mass whole, Optional<Mass> invoiced, List<TallyLine> lines) {
     return lines.stream().noneMatch(line -> line.standing() == Standing.WEIGHED)
         ? Optional.empty()
-        : Optional.of(
-            GrossErrors.search(
-                new Question(whole, invoiced, lines, List.copyOf(trays.values()), sheet.norms())));
+        : GrossErrors.worthAWord(
+            new Question(whole, invoiced, lines, List.copyOf(trays.values()), sheet.norms()));
   }
 
   /** The invoice, where the own scale says something else. */

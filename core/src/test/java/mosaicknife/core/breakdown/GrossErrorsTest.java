@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.breakdown.Explanation.Cause;
-import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.GrossErrors.Question;
 import mosaicknife.core.breakdown.TallyLine.Input;
 import mosaicknife.core.breakdown.TallyLine.Standing;
@@ -300,9 +299,9 @@ public class GrossErrorsTest {
   @Test
   public void onlyWhatIsNineInTenAndFiveTimesLikelierIsAlmostCertain() {
     Explanation one = explanation(0.91);
-    assertEquals(diagnosis(0.02, one, explanation(0.05)), GrossErrors.Sureness.ALMOST_CERTAIN);
-    assertEquals(diagnosis(0.02, explanation(0.88)), GrossErrors.Sureness.PROBABLE);
-    assertEquals(diagnosis(0.3, explanation(0.4)), GrossErrors.Sureness.POSSIBLE);
+    assertEquals(diagnosis(0.02, one, explanation(0.05)), Diagnosis.Sureness.ALMOST_CERTAIN);
+    assertEquals(diagnosis(0.02, explanation(0.88)), Diagnosis.Sureness.PROBABLE);
+    assertEquals(diagnosis(0.3, explanation(0.4)), Diagnosis.Sureness.POSSIBLE);
     assertTrue(one.isMendable());
     assertFalse(explanation(0.6).isMendable(), "only above 60 %");
   }
@@ -318,7 +317,7 @@ public class GrossErrorsTest {
         probability);
   }
 
-  private static GrossErrors.Sureness diagnosis(double nothing, Explanation... all) {
+  private static Diagnosis.Sureness diagnosis(double nothing, Explanation... all) {
     return new Diagnosis(Mass.ZERO, Mass.ZERO, nothing, List.of(all), true).sureness(all[0]);
   }
 

@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import mosaicknife.core.breakdown.GrossErrors.Diagnosis;
 import mosaicknife.core.breakdown.SimulatedTally.Case;
 import mosaicknife.core.breakdown.SimulatedTally.Way;
 import org.testng.Reporter;
