@@ -129,7 +129,7 @@ public record TallyLine(
    */
   public TallyLine typed() {
     return typed(
-        new TypedMass(
+        TypedMass.of(
             mass.orElse(Mass.ZERO).in(MassUnit.KILOGRAM, 3, RoundingMode.HALF_UP).toPlainString(),
             MassUnit.KILOGRAM));
   }

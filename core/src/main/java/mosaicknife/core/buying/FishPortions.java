@@ -12,7 +12,6 @@ import mosaicknife.core.breakdown.Likeness;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.plan.CutPlan.MainCut;
 import mosaicknife.core.portion.Serving;
-import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.apache.commons.statistics.distribution.TruncatedNormalDistribution;
 
 /**
@@ -49,7 +48,7 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
 
     private double below(int portions, int fish) {
       double spread = Math.sqrt(Math.max(1e-9, fish * variance));
-      return NORMAL.cumulativeProbability((portions - fish * mean) / spread);
+      return NormalTable.below((portions - fish * mean) / spread);
     }
   }
 
@@ -65,7 +64,6 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
   private static final double FARTHEST = 3.75;
 
   private static final double STEP = 0.3;
-  private static final NormalDistribution NORMAL = NormalDistribution.of(0, 1);
   private static final double[] DEVIATIONS = deviations();
   private static final double[] WEIGHTS = weights();
   private static final double[] MASS_WEIGHTS = massWeights();
@@ -90,8 +88,7 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     double[] weights = new double[DEVIATIONS.length];
     double before = 0;
     for (int i = 0; i < weights.length; i++) {
-      double upTo =
-          i == weights.length - 1 ? 1 : NORMAL.cumulativeProbability(DEVIATIONS[i] + STEP / 2);
+      double upTo = i == weights.length - 1 ? 1 : NormalTable.below(DEVIATIONS[i] + STEP / 2);
       weights[i] = upTo - before;
       before = upTo;
     }
@@ -362,7 +359,7 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     double before = 0;
     for (int k = from; k < to; k++) {
       double edge = (k + 1) * lightest;
-      double upTo = edge <= least ? 0 : NORMAL.cumulativeProbability((edge - mean) / sigma);
+      double upTo = edge <= least ? 0 : NormalTable.below((edge - mean) / sigma);
       probabilities[k - from] = upTo - before;
       before = upTo;
     }

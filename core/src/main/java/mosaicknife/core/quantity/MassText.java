@@ -23,12 +23,18 @@ import mosaicknife.core.quantity.NumberText.Comma;
  *
  * @param mass the mass understood, positive
  * @param typed what was typed, stripped
- * @param echo what was understood, in the typed unit and in the other system: {@code 12.6 lb = 12
- *     lb 9.6 oz = 5.715 kg}
+ * @param amount the amount as it was read, in the unit; without meaning for pounds and ounces
+ * @param unit the unit that was typed or taken; empty for pounds and ounces
  * @param step one of its last digit in the unit it was typed in: how fine it is
  * @param note how an ambiguous spelling was read, if it was one
  */
-public record MassText(Mass mass, String typed, String echo, Mass step, Optional<Finding> note) {
+public record MassText(
+    Mass mass,
+    String typed,
+    BigDecimal amount,
+    Optional<MassUnit> unit,
+    Mass step,
+    Optional<Finding> note) {
 
   private static final int MOST_TONNES = 2;
   private static final Mass MOST = Mass.ofGrams(MOST_TONNES * 1_000_000L);
@@ -90,9 +96,8 @@ public record MassText(Mass mass, String typed, String echo, Mass step, Optional
     boolean grams = unit == MassUnit.GRAM;
     NumberText amount = NumberText.parse(number, grams ? Comma.THOUSANDS : Comma.DECIMAL);
     Mass mass = checked(text, amount.value(), unit);
-    String plain = amount.value().stripTrailingZeros().toPlainString() + " " + unit.symbol();
     return new MassText(
-        mass, text, echo(plain, mass, unit), step(amount.value(), unit), amount.note());
+        mass, text, amount.value(), Optional.of(unit), step(amount.value(), unit), amount.note());
   }
 
   private static MassText poundsAndOunces(String text, Matcher match) {
@@ -112,11 +117,7 @@ public record MassText(Mass mass, String typed, String echo, Mass step, Optional
     }
     Mass mass = checked(text, pounds.multiply(OUNCES_PER_POUND).add(ounces), MassUnit.OUNCE);
     return new MassText(
-        mass,
-        text,
-        poundsAndOunces(mass) + " = " + kilograms(mass),
-        step(ounces, MassUnit.OUNCE),
-        Optional.empty());
+        mass, text, ounces, Optional.empty(), step(ounces, MassUnit.OUNCE), Optional.empty());
   }
 
   private static Mass step(BigDecimal amount, MassUnit unit) {
@@ -152,8 +153,17 @@ public record MassText(Mass mass, String typed, String echo, Mass step, Optional
         .orElseThrow(() -> new QuantityFormatException(QuantityProblem.NOT_A_WEIGHT_UNIT, word));
   }
 
-  private static String echo(String plain, Mass mass, MassUnit unit) {
-    return switch (unit) {
+  /**
+   * Says back what was understood, in the typed unit and in the other system.
+   *
+   * @return the mass twice or three times: {@code 12.6 lb = 12 lb 9.6 oz = 5.715 kg}
+   */
+  public String echo() {
+    if (unit.isEmpty()) {
+      return poundsAndOunces(mass) + " = " + kilograms(mass);
+    }
+    String plain = amount.stripTrailingZeros().toPlainString() + " " + unit.get().symbol();
+    return switch (unit.get()) {
       case POUND -> plain + " = " + poundsAndOunces(mass) + " = " + kilograms(mass);
       case OUNCE -> plain + " = " + kilograms(mass);
       case KILOGRAM, GRAM -> plain + " = " + poundsAndOunces(mass);

@@ -15,13 +15,16 @@ import mosaicknife.core.check.Check;
  *
  * @param text what was typed; it can be read as a mass
  * @param bareUnit the unit a number without one was read in
+ * @param step how fine the figure is: one of its last digit, in its own unit, such as 1 g for
+ *     {@code 1.318} kg or 2.835 g for {@code 46.5 oz}
  */
-public record TypedMass(String text, MassUnit bareUnit) {
+public record TypedMass(String text, MassUnit bareUnit, Mass step) {
 
   /** Refuses what is missing. */
   public TypedMass {
     Check.text(text, "typed mass");
     Check.notNull(bareUnit, "unit");
+    Check.that(step.isPositive(), "Expected a step above 0 g, found " + step);
   }
 
   /**
@@ -33,12 +36,24 @@ public record TypedMass(String text, MassUnit bareUnit) {
    */
   public static Optional<TypedMass> find(String text, Mass mass) {
     for (MassUnit unit : MassUnit.values()) {
-      Optional<Mass> read = read(text, unit);
-      if (read.filter(mass::equals).isPresent()) {
-        return Optional.of(new TypedMass(text, unit));
+      Optional<MassText> read = parsed(text, unit).filter(found -> found.mass().equals(mass));
+      if (read.isPresent()) {
+        return Optional.of(new TypedMass(text, unit, read.get().step()));
       }
     }
     return Optional.empty();
+  }
+
+  /**
+   * Reads a text as a mass.
+   *
+   * @param text what was typed
+   * @param bareUnit the unit of a number without one
+   * @return the text with its unit
+   * @throws QuantityFormatException if it is no mass above zero
+   */
+  public static TypedMass of(String text, MassUnit bareUnit) {
+    return new TypedMass(text, bareUnit, MassText.parse(text, bareUnit).step());
   }
 
   private static Optional<Mass> read(String text, MassUnit unit) {
@@ -51,17 +66,6 @@ public record TypedMass(String text, MassUnit bareUnit) {
     } catch (QuantityFormatException e) {
       return Optional.empty();
     }
-  }
-
-  /**
-   * Returns how fine the figure is: one of its last digit, in its own unit.
-   *
-   * @return the step, such as 1 g for {@code 1.318} kg or 2.835 g for {@code 46.5 oz}
-   */
-  public Mass step() {
-    return parsed(text, bareUnit)
-        .map(MassText::step)
-        .orElseThrow(() -> new IllegalStateException("Bug: it was read before: " + text));
   }
 
   /**

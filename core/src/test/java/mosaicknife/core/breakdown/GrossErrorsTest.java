@@ -238,7 +238,7 @@ public class GrossErrorsTest {
   private static List<TallyLine> typed(String[] figures) {
     List<TallyLine> lines = new ArrayList<>();
     for (int i = 0; i < PARTS.length; i++) {
-      TypedMass figure = new TypedMass(figures[i], MassUnit.KILOGRAM);
+      TypedMass figure = TypedMass.of(figures[i], MassUnit.KILOGRAM);
       Mass mass = MassText.parse(figures[i], MassUnit.KILOGRAM).mass();
       TallyLine line = line(PARTS[i], 1);
       lines.add(
@@ -251,14 +251,14 @@ public class GrossErrorsTest {
 
   @Test
   public void whereAUnitWasTypedNobodyMistookPoundsForKilograms() {
-    TallyLine bare = line(PARTS[3], 472).typed(new TypedMass("0.472", MassUnit.KILOGRAM));
+    TallyLine bare = line(PARTS[3], 472).typed(TypedMass.of("0.472", MassUnit.KILOGRAM));
     assertEquals(search(hakeWith(3, bare)).best().orElseThrow().cause(), Cause.POUNDS_AS_KILOGRAMS);
-    TallyLine unit = line(PARTS[3], 472).typed(new TypedMass("0.472 kg", MassUnit.KILOGRAM));
+    TallyLine unit = line(PARTS[3], 472).typed(TypedMass.of("0.472 kg", MassUnit.KILOGRAM));
     assertTrue(
         search(hakeWith(3, unit)).explanations().stream()
             .noneMatch(e -> e.cause() == Cause.POUNDS_AS_KILOGRAMS));
     // 0.985 kg typed as a bare number in a house of pounds
-    TallyLine pounds = line(PARTS[2], 447).typed(new TypedMass("0.985", MassUnit.POUND));
+    TallyLine pounds = line(PARTS[2], 447).typed(TypedMass.of("0.985", MassUnit.POUND));
     Explanation first = search(hakeWith(2, pounds)).best().orElseThrow();
     assertEquals(first.cause(), Cause.KILOGRAMS_AS_POUNDS);
     assertEquals(first.corrected(), Mass.ofGrams(985));

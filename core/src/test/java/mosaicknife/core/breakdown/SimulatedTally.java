@@ -264,7 +264,7 @@ final class SimulatedTally {
   }
 
   private TallyLine typed(Drawn drawn, int i, String text) {
-    TypedMass figure = new TypedMass(text, MassUnit.KILOGRAM);
+    TypedMass figure = TypedMass.of(text, MassUnit.KILOGRAM);
     Mass mass = mosaicknife.core.quantity.MassText.parse(text, MassUnit.KILOGRAM).mass();
     return base(drawn, i, mass, Optional.of(figure), Optional.empty());
   }
