@@ -5,7 +5,8 @@ import { Queue, newId } from "./queue.js";
 import { sender } from "./send.js";
 import { browserStore } from "./store.js";
 import {
-  calm, complain, drawParts, drawSumsFollow, drawWaiting, remembered, restore, say, sheet, showReading, showTray,
+  calm, complain, drawBack, drawParts, drawSumsFollow, drawWaiting, remembered, restore, say, sheet,
+  showReading, showTray,
 } from "./view.js";
 import { wording } from "./words.js";
 
@@ -88,11 +89,27 @@ const placeOfSheet = () => ({
 const partsNow = () => laidOver(model.parts, queue.overlay(lot));
 const draw = () => {
   drawParts(partsNow(), place, model.fish, word);
+  drawBack(notTaken ? null : lastOwn(model, queue.overlay(lot)), model.fish, word);
   if (queue.isAway() && queue.waiting() > 0) drawSumsFollow(word);
 };
 
 // ---- taking: on screen at once, to the server behind it ----------------------------------------
 let lastTake = 0;
+let askedOf = ""; // the typed weight that was asked about: the second time it is taken as it is
+let notTaken = false; // the last weight was refused, so there is nothing of it to take back
+const refuse = (sentence, typed) => {
+  notTaken = true;
+  complain(sentence, typed);
+  draw();
+};
+/** What was asked about a typed weight while it was typed; nothing if it is taken for right. */
+const questionOf = (part, text) => {
+  const question = document.querySelector("#typed-echo .question");
+  const asked = `${part.slot} ${place.fish} ${text}`;
+  if (!question || question.dataset.typed !== text || askedOf === asked) return "";
+  askedOf = asked;
+  return question.textContent;
+};
 const take = (typed) => {
   const form = byId("take");
   const part = form && partsNow().find((p) => p.slot === form.elements.part.value);
@@ -103,19 +120,26 @@ const take = (typed) => {
   const text = typed ? field.value.trim() : `${last.figure} ${last.unit}`;
   if (!text) {
     // the second tap of a double one says nothing
-    if (Date.now() - lastTake > 600) complain(word("type-first"), true);
+    if (Date.now() - lastTake > 600) refuse(word("type-first"), true);
     return;
   }
   // the server judges what a weight is; without it, at least a figure must be there to be judged later
   if (typed && queue.isAway() && !/\d/.test(text)) {
-    complain(word("no-weight", text), true);
+    refuse(word("no-weight", text), true);
     return;
   }
   if (before && !reason) {
-    complain(word("say-why", part.name));
+    refuse(word("say-why", part.name));
+    return;
+  }
+  const question = typed && questionOf(part, text);
+  if (question) {
+    refuse(word("take-it-all-the-same", question), true);
+    say(question);
     return;
   }
   lastTake = Date.now();
+  notTaken = false;
   calm();
   const id = newId();
   const fields = {
@@ -140,6 +164,13 @@ const take = (typed) => {
 };
 
 const takeBack = () => {
+  if (notTaken) {
+    notTaken = false;
+    calm();
+    draw();
+    say(word("nothing-was-taken"));
+    return;
+  }
   const own = lastOwn(model, queue.overlay(lot));
   if (!own) {
     complain(word("nothing-to-take-back"));
@@ -190,6 +221,7 @@ const heardFromQueue = (news) => {
     const op = news.refused;
     held = null;
     place = { fish: op.fish, part: op.slot, byHand: true };
+    notTaken = !op.takesBack;
     complain(news.sentence, Boolean(op.fields.typed));
     const field = byId("typed");
     if (op.fields.typed && field && !field.value) field.value = op.fields.typed;
@@ -246,6 +278,7 @@ const load = async (href, byHand) => {
 };
 const choose = (wanted) => {
   place = wanted;
+  notTaken = false;
   calm();
   draw();
   load(hrefOf(place), true);
@@ -264,6 +297,8 @@ let kept = { open: [] };
 let partBefore = null;
 const afterSwap = () => {
   restore(kept, partBefore === place.part);
+  // what is expected may be another part's now
+  if (byId("typed")?.value) byId("typed").dispatchEvent(new Event("restored", { bubbles: true }));
   partBefore = place.part;
   if (last) show(last);
   const said = sheet().dataset.said || document.querySelector("#sheet .alert-danger")?.textContent;

@@ -90,6 +90,15 @@ export const drawParts = (parts, place, fishes, word) => {
   byId("guide")?.classList.toggle("stale", sheet().dataset.part !== place.part);
 };
 
+/** What a tap on "take back" would take back; nothing if there is none. */
+export const drawBack = (own, fishes, word) => {
+  const name = byId("back-name");
+  if (!name) return;
+  const text = own?.part.taken.find((t) => t.id === own.id)?.text;
+  const of = own && fishes > 1 && own.fish > 0 ? `, ${word("fish", own.fish)}` : "";
+  name.textContent = own ? `${own.part.name}${of} ${text}` : "";
+};
+
 /** The sums are the server's; while it is away they are not left standing. */
 export const drawSumsFollow = (word) => {
   const judged = document.querySelector("#sheet .judged span");

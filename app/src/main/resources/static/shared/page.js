@@ -32,7 +32,9 @@ const askEcho = async (input) => {
     return;
   }
   const query = new URLSearchParams({ what: input.dataset.echo, typed: typed.slice(0, 200) });
-  if (input.dataset.expected) query.set("expected", input.dataset.expected);
+  for (const norm of ["expected", "spread"]) {
+    if (input.dataset[norm]) query.set(norm, input.dataset[norm]);
+  }
   // the server may be away: the weight is checked when it is sent
   const answer = await fetch(`/understood?${query}`, { headers: { "HX-Request": "true" } }).catch(() => null);
   if (answer?.ok && input.value === typed) target.innerHTML = await answer.text(); // our own escaped fragment

@@ -2,6 +2,7 @@ package mosaicknife.app;
 
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasItem;
+import static org.hamcrest.Matchers.hasSize;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
@@ -97,8 +98,44 @@ public class ApiTest extends WithDatabase {
         .andExpect(status().isOk())
         .andExpect(jsonPath("$.balance.verdict").value("OVER"))
         .andExpect(jsonPath("$.balance.remainderGrams").value(-200.0))
-        .andExpect(jsonPath("$.yields.length()").value(1))
+        .andExpect(jsonPath("$.yields.length()").value(0))
+        .andExpect(jsonPath("$.usableYieldPercent").doesNotExist())
         .andExpect(jsonPath("$.cost").doesNotExist());
+  }
+
+  @Test
+  public void gillsGoOnNoPlateAndGoldIsNoMoney() throws Exception {
+    evaluate(
+            """
+            {"state":"UNGUTTED","purchased":"1 kg","price":"1/kg","portionTarget":"180 g","currency":"XAU",
+             "parts":[{"kind":"gills","mass":"30 g","purpose":"POT"},{"kind":"guts","mass":"90 g","purpose":"PLATE"}]}
+            """)
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.currency", containsString("“XAU” is no currency")))
+        .andExpect(jsonPath("$.fields['parts[0]']", containsString("compost or bin")))
+        .andExpect(jsonPath("$.fields['parts[1]']", containsString("compost or bin")));
+  }
+
+  @Test
+  public void saysBackWhatWasUnderstoodAndCountsAPieceOfEachFish() throws Exception {
+    evaluate(
+            """
+            {"state":"GUTTED","purchased":"2.2 lb","price":"12/kg","portionTarget":"100 g","fish":4,
+             "parts":[{"kind":"fillet","mass":"480 g","purpose":"PLATE"},
+                      {"kind":"frame","mass":"210 g","purpose":"POT"},
+                      {"kind":"head","mass":"8 oz","purpose":"COMPOST","pieces":2}]}
+            """)
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.understood.purchasedGrams").value(997.903))
+        .andExpect(jsonPath("$.understood.pricePerKilogram").value(12.0))
+        .andExpect(jsonPath("$.understood.parts[0].pieces").value(4))
+        .andExpect(jsonPath("$.understood.parts[2].pieces").value(2))
+        .andExpect(jsonPath("$.understood.parts[2].grams").value(226.796))
+        // four fillets of 120 g are four plates, not the four and 80 g of one of 480 g
+        .andExpect(jsonPath("$.cost.portions").value(4))
+        .andExpect(jsonPath("$.cost.portionsEstimated").value(true))
+        .andExpect(jsonPath("$.keptPercent").value(21.0441))
+        .andExpect(jsonPath("$.discardedPercent").value(22.7273));
   }
 
   @Test
@@ -175,7 +212,12 @@ public class ApiTest extends WithDatabase {
         .andExpect(jsonPath("$.info.title").value("Mosaic Knife"))
         .andExpect(jsonPath("$.components.securitySchemes.token.scheme").value("bearer"))
         .andExpect(jsonPath("$.paths['/api/v1/evaluate/breakdown'].post.summary").exists())
-        .andExpect(jsonPath("$.paths['/api/v1/lots/{id}/weighings'].post.summary").exists());
+        .andExpect(jsonPath("$.paths['/api/v1/lots/{id}/weighings'].post.summary").exists())
+        .andExpect(
+            jsonPath("$.paths['/api/v1/lots/{id}/weighings'].post.responses['422']").exists())
+        .andExpect(jsonPath("$.paths['/api/v1/lots/{id}'].get.responses['404']").exists())
+        .andExpect(jsonPath("$.paths[*][*].responses['401']", hasSize(7)))
+        .andExpect(jsonPath("$.paths[*][*].summary", hasSize(7)));
   }
 
   private ResultActions evaluate(String body) throws Exception {

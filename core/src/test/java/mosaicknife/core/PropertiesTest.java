@@ -110,7 +110,8 @@ public class PropertiesTest {
           assertTrue(Yields.share(cuts, basis).compareTo(Fraction.ONE) < 0, state + " of " + fish);
         }
       }
-      assertTrue(yields.usable().compareTo(yields.totalUse()) <= 0);
+      Fraction all = yields.usable().plus(yields.kept()).plus(yields.discarded());
+      assertTrue(all.compareTo(Fraction.ONE) <= 0, all + " of " + fish);
     }
   }
 

@@ -66,6 +66,46 @@ public class BenchTest extends InBrowser {
   }
 
   @Test
+  public void takeBackNamesWhatItTakesAndAfterARefusedWeightTakesNothing() {
+    int lot = receive("plaice", "1.224");
+    Page page = bench("tobiah", lot);
+    assertThat(page.locator("#back-name")).hasText("");
+    String part = page.locator("#next-part b").textContent();
+    page.fill("#typed", "41 g");
+    page.click("#take-typed");
+    assertThat(page.locator("#back-name")).hasText(part + " 41 g");
+    page.fill("#typed", "plenty");
+    page.click("#take-typed");
+    assertThat(page.locator("#sheet .alert-danger")).isVisible();
+    assertThat(page.locator("#back-name")).hasText("");
+    page.click("#back-form button");
+    assertThat(page.locator("#sheet .alert-danger")).hasCount(0);
+    assertThat(page.locator("#said"))
+        .hasText("That weight was not taken, so nothing is taken back.");
+    assertThat(page.locator(".tally tr.weighed")).hasCount(1);
+    assertThat(page.locator("#back-name")).hasText(part + " 41 g");
+    page.waitForResponse("**/back", () -> page.click("#back-form button"));
+    assertThat(page.locator(".tally tr.weighed")).hasCount(0);
+    assertThat(page.locator("#back-name")).hasText("");
+  }
+
+  @Test
+  public void aFigureTenTimesOffIsAskedAboutOnceAndThenTaken() {
+    int lot = receive("plaice", "1.224");
+    Page page = bench("tobiah", lot);
+    page.click(".tally a:has-text('Gills')");
+    page.fill("#typed", "0.24 kg");
+    assertThat(page.locator("#typed-echo .question")).containsText("Is the point right?");
+    page.click("#take-typed");
+    assertThat(page.locator("#sheet .alert-danger")).containsText("Take it again if it is right.");
+    assertThat(page.locator("#typed")).hasValue("0.24 kg");
+    assertEquals(facts(lot).size(), 0);
+    page.waitForResponse("**/weighings", () -> page.click("#take-typed"));
+    assertThat(page.locator(".tally tr.weighed")).hasCount(1);
+    assertEquals(facts(lot).size(), 1);
+  }
+
+  @Test
   public void aTareNotTakenIsSeenAndAPartIsCorrectedWithAReason() {
     Page page = bench("tobiah", FORGOTTEN_TARE);
     assertThat(page.locator(".verdict.over")).containsText("over the fish");

@@ -69,6 +69,8 @@ class BenchPages {
           "type-first",
           "no-weight",
           "say-why",
+          "take-it-all-the-same",
+          "nothing-was-taken",
           "nothing-to-take-back",
           "taken-back",
           "tare",

@@ -42,7 +42,8 @@ import mosaicknife.core.quantity.Mass;
  * @param parts what each part carries
  * @param yields the yields on each basis
  * @param usable the usable yield as text
- * @param totalUse the total use as text
+ * @param kept what is cooked or kept as text
+ * @param discarded what is composted or binned as text
  */
 record CostView(
     Optional<PortionCost> answer,
@@ -56,7 +57,8 @@ record CostView(
     List<PartRow> parts,
     List<YieldRow> yields,
     String usable,
-    String totalUse) {
+    String kept,
+    String discarded) {
 
   private static final int FULL_WIDTH = 560;
   private static final double WIDEST = 1.1;
@@ -135,7 +137,8 @@ record CostView(
         parts(sheet.breakdown(), costs, formats),
         yields(sheet.breakdown(), yields, formats),
         formats.percent(yields.usable()),
-        formats.percent(yields.totalUse()));
+        formats.percent(yields.kept()),
+        formats.percent(yields.discarded()));
   }
 
   private static PortionCost answer(CostSheet costs, LotSheet sheet, Formats formats) {

@@ -14,6 +14,8 @@ import mosaicknife.app.exchange.ApiProblems.FieldProblems;
 import mosaicknife.app.exchange.EvaluationAnswer.BalanceJson;
 import mosaicknife.app.exchange.EvaluationAnswer.CostJson;
 import mosaicknife.app.exchange.EvaluationAnswer.PartCostJson;
+import mosaicknife.app.exchange.EvaluationAnswer.UnderstoodJson;
+import mosaicknife.app.exchange.EvaluationAnswer.UnderstoodPart;
 import mosaicknife.app.exchange.EvaluationAnswer.YieldJson;
 import mosaicknife.app.exchange.EvaluationRequest.PartRequest;
 import mosaicknife.app.shared.Refusal;
@@ -66,11 +68,18 @@ class Evaluator {
             .species()
             .map(species -> Yields.of(breakdown, species))
             .orElseGet(() -> Yields.withoutNorm(breakdown));
+    Balance balance = balance(breakdown);
+    if (balance.verdict() == Balance.Verdict.OVER) {
+      return new EvaluationAnswer(
+          understood(resolved), json(balance), List.of(), null, null, null, null);
+    }
     return new EvaluationAnswer(
-        balance(breakdown),
+        understood(resolved),
+        json(balance),
         yields(breakdown, yields),
         percent(yields.usable()),
-        percent(yields.totalUse()),
+        percent(yields.kept()),
+        percent(yields.discarded()),
         CostSheet.of(
                 resolved.method(),
                 breakdown,
@@ -90,9 +99,37 @@ class Evaluator {
       Mass portionTarget,
       CostingMethod method) {}
 
-  private static BalanceJson balance(Breakdown breakdown) {
-    Balance balance =
-        Balance.of(breakdown, Mass.ZERO, HouseNorms.STARTING.loss(), HouseNorms.STARTING.scale());
+  private static UnderstoodJson understood(Resolved resolved) {
+    Breakdown breakdown = resolved.breakdown();
+    ExactMoney price = resolved.cost().price().perKilogram();
+    return new UnderstoodJson(
+        breakdown.purchased().inGrams(),
+        breakdown.fish(),
+        six(price),
+        price.currency().getCurrencyCode(),
+        resolved.portionTarget().inGrams(),
+        resolved.method().name(),
+        breakdown.leaves().stream()
+            .map(
+                leaf ->
+                    new UnderstoodPart(
+                        leaf.id(),
+                        leaf.kind().code(),
+                        leaf.mass().inGrams(),
+                        leaf.pieces(),
+                        leaf.purpose().orElse(null),
+                        Optional.ofNullable(resolved.values().get(leaf.id()))
+                            .map(value -> six(value.perKilogram()))
+                            .orElse(null)))
+            .toList());
+  }
+
+  private static Balance balance(Breakdown breakdown) {
+    return Balance.of(
+        breakdown, Mass.ZERO, HouseNorms.STARTING.loss(), HouseNorms.STARTING.scale());
+  }
+
+  private static BalanceJson json(Balance balance) {
     return new BalanceJson(
         balance.purchased().inGrams(),
         balance.tallied().inGrams(),
@@ -170,7 +207,7 @@ class Evaluator {
         if (parts.get(i) == null) {
           problems.put("parts[%d]".formatted(i), words.say("exchange.problem.part-missing"));
         } else {
-          addPart(i, parts.get(i), currency, nodes, values);
+          addPart(i, parts.get(i), fish, currency, nodes, values);
         }
       }
       if (parts.size() > MOST_PARTS) {
@@ -195,6 +232,7 @@ class Evaluator {
     private void addPart(
         int index,
         PartRequest part,
+        int fish,
         Currency currency,
         List<Node> nodes,
         Map<String, UnitPrice> values) {
@@ -209,6 +247,10 @@ class Evaluator {
                     .orElseThrow(
                         () -> Refusal.ofInput("exchange.problem.is-no-part-kind-one", part.kind()));
             String id = part.id() == null || part.id().isBlank() ? kind.code() : part.id();
+            if (part.purpose() != null && !kind.mayBeFor(part.purpose())) {
+              throw Refusal.ofInput(
+                  "exchange.problem.never-for", kind.name(), words.say(part.purpose()));
+            }
             nodes.add(
                 new Node.Leaf(
                     id,
@@ -217,7 +259,7 @@ class Evaluator {
                     mass(part.mass()),
                     Knowledge.MEASURED,
                     Optional.ofNullable(part.purpose()),
-                    count(part.pieces())));
+                    part.pieces() == null ? fish : count(part.pieces())));
             if (part.value() != null) {
               values.put(id, price(part.value(), currency));
             }
@@ -273,6 +315,8 @@ class Evaluator {
       String wanted = code == null ? "EUR" : code;
       return Currency.getAvailableCurrencies().stream()
           .filter(currency -> currency.getCurrencyCode().equals(wanted))
+          // metals and units of account are none to pay with
+          .filter(currency -> currency.getDefaultFractionDigits() >= 0)
           .findFirst()
           .orElseThrow(() -> Refusal.ofInput("exchange.problem.is-no-currency", wanted));
     }

@@ -48,12 +48,22 @@ public enum Purpose {
   }
 
   /**
-   * Returns whether parts with this purpose are used at all: everything but the bin.
+   * Returns whether parts with this purpose are cooked or kept for another day.
    *
-   * @return false for the bin only
+   * @return true for pot and hold
+   */
+  public boolean isKept() {
+    return this == POT || this == HOLD;
+  }
+
+  /**
+   * Returns whether parts with this purpose are of use to anybody who eats: on a plate, in the pot,
+   * or kept. Compost is not.
+   *
+   * @return false for compost and bin
    */
   public boolean isUsed() {
-    return this != BIN;
+    return isServed() || isKept();
   }
 
   /**

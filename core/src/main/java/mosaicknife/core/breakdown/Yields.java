@@ -100,12 +100,21 @@ public final class Yields {
   }
 
   /**
-   * Returns the part that is used at all: everything with a purpose but the bin.
+   * Returns the part that is cooked or kept: in the pot, or on hold.
    *
    * @return the fraction of the purchased mass
    */
-  public Fraction totalUse() {
-    return breakdown.massFor(Purpose::isUsed).dividedBy(breakdown.purchased());
+  public Fraction kept() {
+    return breakdown.massFor(Purpose::isKept).dividedBy(breakdown.purchased());
+  }
+
+  /**
+   * Returns the part nobody eats: compost and bin.
+   *
+   * @return the fraction of the purchased mass
+   */
+  public Fraction discarded() {
+    return breakdown.massFor(purpose -> !purpose.isUsed()).dividedBy(breakdown.purchased());
   }
 
   private Optional<Basis> byDifference(State state) {

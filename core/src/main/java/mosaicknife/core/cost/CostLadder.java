@@ -29,7 +29,7 @@ public record CostLadder(List<Rung> rungs) {
     INVOICED,
     /** The mass on the own scale, from which yields are counted. */
     OWN_SCALE,
-    /** Everything with a use, all but the bin. */
+    /** Everything somebody eats, tonight or later: plates, pot and hold. */
     USED,
     /** Everything that is served: main dish and second plate. */
     SERVED,

@@ -3,6 +3,7 @@ package mosaicknife.core.cost;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.Node.Leaf;
 import mosaicknife.core.check.Check;
@@ -53,6 +54,7 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
         breakdown,
         cost,
         values,
+        Set.of(),
         WholePortions.in(breakdown.mains(), Serving.slices(target)));
   }
 
@@ -63,6 +65,7 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
    * @param breakdown the parts with their purposes
    * @param cost the lot's cost
    * @param values what parts are worth, see {@link Costing#by}
+   * @param held the main cuts that are kept for another day, by part identifier
    * @param portions the portions inside the mains
    * @return the sheet; empty while no part is for the plate or none carries cost
    */
@@ -71,13 +74,14 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
       Breakdown breakdown,
       LotCost cost,
       Map<String, UnitPrice> values,
+      Set<String> held,
       WholePortions portions) {
     List<Leaf> mains = breakdown.mains();
     if (mains.isEmpty()) {
       return Optional.empty();
     }
     Mass mass = Mass.total(mains.stream().map(Leaf::mass).toList());
-    return Costing.by(method, breakdown, cost, values)
+    return Costing.by(method, breakdown, cost, values, held)
         .map(costing -> new CostSheet(costing, cost, mass, portions));
   }
 

@@ -6,7 +6,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.Node.Leaf;
@@ -27,7 +29,8 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param credit what by-products take off the mains; zero in methods without credit
  * @param excess credit beyond the lot cost, which the mains cannot use; the mains never cost less
  *     than nothing
- * @param onMains what the main cuts carry, exactly
+ * @param onMains what the main cuts of tonight carry, exactly
+ * @param onHeld what main cuts carry that are kept for another day: their grams at the same price
  * @param parts what each part that carries cost carries, in cutting order
  */
 public record Costing(
@@ -36,6 +39,7 @@ public record Costing(
     ExactMoney credit,
     ExactMoney excess,
     ExactMoney onMains,
+    ExactMoney onHeld,
     List<PartCost> parts) {
 
   /** Copies the parts. */
@@ -67,47 +71,87 @@ public record Costing(
    */
   public static Optional<Costing> by(
       CostingMethod method, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
+    return by(method, breakdown, cost, values, Set.of());
+  }
+
+  /**
+   * Spreads the cost of a lot of which some main cuts are kept for another day: they carry their
+   * share into the larder, and tonight's plates carry tonight's grams.
+   *
+   * @param method the method
+   * @param breakdown the parts with their purposes
+   * @param cost the lot's cost
+   * @param values what a part is worth per mass
+   * @param held the main cuts on hold, by part identifier
+   * @return the costing; empty as above
+   */
+  public static Optional<Costing> by(
+      CostingMethod method,
+      Breakdown breakdown,
+      LotCost cost,
+      Map<String, UnitPrice> values,
+      Set<String> held) {
     Check.notNull(method, "method");
     return switch (method) {
-      case ALL_ON_THE_MAINS -> withCredit(method, breakdown, cost, Map.of());
-      case BY_PRODUCT_CREDIT -> withCredit(method, breakdown, cost, values);
+      case ALL_ON_THE_MAINS -> withCredit(method, breakdown, cost, Map.of(), held);
+      case BY_PRODUCT_CREDIT -> withCredit(method, breakdown, cost, values, held);
       case RELATIVE_VALUE ->
-          breakdown.mains().stream().allMatch(main -> isPositive(worth(main, values)))
-              ? inProportion(method, breakdown, cost, leaf -> worth(leaf, values))
+          mains(breakdown, held).stream().allMatch(main -> isPositive(worth(main, values)))
+              ? inProportion(method, breakdown, cost, held, leaf -> worth(leaf, values))
               : Optional.empty();
-      case BY_WEIGHT -> inProportion(method, breakdown, cost, Costing::usableMass);
+      case BY_WEIGHT -> inProportion(method, breakdown, cost, held, leaf -> eatenMass(leaf, held));
     };
   }
 
+  /** The main cuts of tonight and those that are kept. */
+  private static List<Leaf> mains(Breakdown breakdown, Set<String> held) {
+    return breakdown.leaves().stream()
+        .filter(leaf -> leaf.isFor(Purpose.PLATE) || held.contains(leaf.id()))
+        .toList();
+  }
+
   private static Optional<Costing> withCredit(
-      CostingMethod method, Breakdown breakdown, LotCost cost, Map<String, UnitPrice> values) {
-    List<Leaf> mains = breakdown.mains();
-    if (mains.isEmpty()) {
+      CostingMethod method,
+      Breakdown breakdown,
+      LotCost cost,
+      Map<String, UnitPrice> values,
+      Set<String> held) {
+    if (breakdown.mains().isEmpty()) {
       return Optional.empty();
     }
+    List<Leaf> mains = mains(breakdown, held);
     ExactMoney total = cost.total();
     ExactMoney nothing = ExactMoney.zero(total.currency());
     Map<String, ExactMoney> credits = credits(breakdown, values);
     ExactMoney claimed = credits.values().stream().reduce(nothing, ExactMoney::plus);
     ExactMoney excess = claimed.compareTo(total) > 0 ? claimed.minus(total) : nothing;
     ExactMoney credit = claimed.minus(excess);
-    ExactMoney onMains = total.minus(credit);
+    ExactMoney carried = total.minus(credit);
+    Mass tonight = Mass.total(breakdown.mains().stream().map(Leaf::mass).toList());
 
     Mass mainsMass = Mass.total(mains.stream().map(Leaf::mass).toList());
     List<Leaf> carriers = new ArrayList<>();
     List<ExactMoney> amounts = new ArrayList<>();
     for (Leaf leaf : breakdown.leaves()) {
       ExactMoney own = credits.get(leaf.id());
-      if (leaf.isFor(Purpose.PLATE)) {
+      if (mains.contains(leaf)) {
         carriers.add(leaf);
-        amounts.add(onMains.multipliedBy(leaf.mass().dividedBy(mainsMass)));
+        amounts.add(carried.multipliedBy(leaf.mass().dividedBy(mainsMass)));
       } else if (own != null) {
         carriers.add(leaf);
         amounts.add(credit.multipliedBy(own.dividedBy(claimed)));
       }
     }
+    ExactMoney onMains = carried.multipliedBy(tonight.dividedBy(mainsMass));
     return Optional.of(
-        new Costing(method, total, credit, excess, onMains, parts(carriers, amounts, total)));
+        new Costing(
+            method,
+            total,
+            credit,
+            excess,
+            onMains,
+            carried.minus(onMains),
+            parts(carriers, amounts, total)));
   }
 
   /** A by-product earns its credit only where a dish or the pot takes it and a value is set. */
@@ -125,7 +169,11 @@ public record Costing(
   }
 
   private static Optional<Costing> inProportion(
-      CostingMethod method, Breakdown breakdown, LotCost cost, Function<Leaf, Fraction> weight) {
+      CostingMethod method,
+      Breakdown breakdown,
+      LotCost cost,
+      Set<String> held,
+      Function<Leaf, Fraction> weight) {
     List<Leaf> carriers =
         breakdown.leaves().stream().filter(leaf -> isPositive(weight.apply(leaf))).toList();
     if (carriers.isEmpty()) {
@@ -135,18 +183,26 @@ public record Costing(
     ExactMoney total = cost.total();
     ExactMoney nothing = ExactMoney.zero(total.currency());
     // in one step: a sum of rounded quotients could be a digit above the whole
-    Fraction mains =
-        carriers.stream()
-            .filter(leaf -> leaf.isFor(Purpose.PLATE))
-            .map(weight)
-            .reduce(Fraction.ZERO, Fraction::plus);
-    ExactMoney onMains = total.multipliedBy(mains.dividedBy(sum));
+    ExactMoney onMains = share(total, sum, carriers, weight, leaf -> leaf.isFor(Purpose.PLATE));
+    ExactMoney onHeld = share(total, sum, carriers, weight, leaf -> held.contains(leaf.id()));
     List<ExactMoney> amounts = new ArrayList<>();
     for (Leaf leaf : carriers) {
       amounts.add(total.multipliedBy(weight.apply(leaf).dividedBy(sum)));
     }
     return Optional.of(
-        new Costing(method, total, nothing, nothing, onMains, parts(carriers, amounts, total)));
+        new Costing(
+            method, total, nothing, nothing, onMains, onHeld, parts(carriers, amounts, total)));
+  }
+
+  private static ExactMoney share(
+      ExactMoney total,
+      Fraction sum,
+      List<Leaf> carriers,
+      Function<Leaf, Fraction> weight,
+      Predicate<Leaf> which) {
+    Fraction part =
+        carriers.stream().filter(which).map(weight).reduce(Fraction.ZERO, Fraction::plus);
+    return total.multipliedBy(part.dividedBy(sum));
   }
 
   private static boolean isPositive(Fraction fraction) {
@@ -159,9 +215,12 @@ public record Costing(
     return sold ? Fraction.of(value.times(leaf.mass()).amount()) : Fraction.ZERO;
   }
 
-  private static Fraction usableMass(Leaf leaf) {
-    boolean usable = leaf.purpose().filter(p -> p.isUsed() && p != Purpose.COMPOST).isPresent();
-    return usable ? Fraction.of(leaf.mass().inKilograms()) : Fraction.ZERO;
+  /** What is eaten on plates, tonight or, of a main cut that is kept, another day. */
+  private static Fraction eatenMass(Leaf leaf, Set<String> held) {
+    boolean eaten = leaf.purpose().filter(Purpose::isServed).isPresent();
+    return eaten || held.contains(leaf.id())
+        ? Fraction.of(leaf.mass().inKilograms())
+        : Fraction.ZERO;
   }
 
   private static List<PartCost> parts(

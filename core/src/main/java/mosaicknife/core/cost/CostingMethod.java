@@ -8,8 +8,8 @@ public enum CostingMethod {
   ALL_ON_THE_MAINS,
   /** By-products that are used count at what the house would pay for them; mains carry the rest. */
   BY_PRODUCT_CREDIT,
-  /** The cost is split over all sold parts by sales value. */
+  /** The cost is split over all parts that are sold, by sales value; compost never is. */
   RELATIVE_VALUE,
-  /** One flat price for all usable mass. */
+  /** One flat price for all that is eaten on plates. */
   BY_WEIGHT;
 }

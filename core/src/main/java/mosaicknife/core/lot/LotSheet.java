@@ -434,6 +434,17 @@ public record LotSheet(
   }
 
   /**
+   * Returns how far the next figure of a part may well lie off {@link #about what it is about}.
+   *
+   * @param part the part
+   * @param fishNo which fish, or 0 for all together
+   * @return the standard deviation; zero without norm
+   */
+  public Mass spreadAbout(LotPart part, int fishNo) {
+    return part.inARow() ? Mass.ZERO : part.spreadOf(lot.fish(), fishNo != 0 && lot.fish() > 1);
+  }
+
+  /**
    * Finds what the plan expects of a part.
    *
    * @param slot the slot
@@ -599,6 +610,15 @@ public record LotSheet(
                 Node.Leaf::id, leaf -> partOf(leaf).flatMap(LotPart::value).orElseThrow()));
   }
 
+  /** Main cuts by the plan that are kept for another day, by leaf of the breakdown. */
+  private Set<String> heldMains() {
+    return breakdown.leaves().stream()
+        .filter(leaf -> leaf.isFor(Purpose.HOLD))
+        .filter(leaf -> partOf(leaf).flatMap(this::usualPurpose).equals(PLATE))
+        .map(Node.Leaf::id)
+        .collect(Collectors.toSet());
+  }
+
   /**
    * Finds the part a leaf of the breakdown belongs to.
    *
@@ -707,7 +727,7 @@ public record LotSheet(
     if (!mainsToCome().isEmpty()) {
       return Optional.empty();
     }
-    return CostSheet.of(method, breakdown, lot.cost(), values(), portions());
+    return CostSheet.of(method, breakdown, lot.cost(), values(), heldMains(), portions());
   }
 
   /**
@@ -723,7 +743,8 @@ public record LotSheet(
         .filter(costs -> portions > 0)
         .map(
             costs -> {
-              ExactMoney fish = lot.cost().total();
+              // what is kept for another day is no cost of tonight's plates
+              ExactMoney fish = lot.cost().total().minus(costs.costing().onHeld());
               ExactMoney carried = costs.costing().onMains().minus(fish);
               return PlateCost.of(
                       fish.dividedBy(portions), plan.labour(labourPerHour).dividedBy(portions))

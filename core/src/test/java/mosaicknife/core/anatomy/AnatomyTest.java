@@ -39,10 +39,13 @@ public class AnatomyTest {
   }
 
   @Test
-  public void servedIsUsedAndOnlyTheBinIsNot() {
+  public void servedIsUsedAndCompostAndBinAreNot() {
     for (Purpose purpose : Purpose.values()) {
       assertTrue(purpose.isUsed() || !purpose.isServed());
-      assertEquals(purpose.isUsed(), purpose != Purpose.BIN);
+      assertEquals(
+          purpose.isUsed(),
+          !List.of(Purpose.BIN, Purpose.COMPOST).contains(purpose),
+          purpose.name());
     }
     assertTrue(Purpose.SECOND_PLATE.isServed());
     assertFalse(Purpose.POT.isServed());

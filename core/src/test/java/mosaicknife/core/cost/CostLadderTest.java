@@ -26,10 +26,10 @@ public class CostLadderTest {
     assertEquals(
         ladder.rungs().stream().map(Rung::step).toList(),
         List.of(Step.INVOICED, Step.USED, Step.SERVED, Step.MAINS, Step.PORTIONS));
-    // 55.404 over 4.860, 4.773, 2.996, 2.610 and 14 × 0.180 = 2.520 kg
+    // 55.404 over 4.860, 4.593, 2.996, 2.610 and 14 × 0.180 = 2.520 kg
     assertEquals(
         ladder.rungs().stream().map(CostLadderTest::twoDecimals).toList(),
-        List.of("11.40", "11.61", "18.49", "21.23", "21.99"));
+        List.of("11.40", "12.06", "18.49", "21.23", "21.99"));
   }
 
   @Test

@@ -74,11 +74,40 @@ public class CostSheetTest {
   }
 
   @Test
-  public void byWeightEveryUsableKilogramCostsTheSame() {
+  public void byWeightEveryKilogramOnAPlateCostsTheSame() {
     Costing costing = sheet(CostingMethod.BY_WEIGHT, Map.of()).costing();
-    // usable: all but gills and fins = 4.593 kg; mains 2.610/4.593 × 55.404 = 31.4837
-    assertEquals(four(costing.onMains()), "31.4837");
-    assertEquals(costing.parts().size(), 6);
+    // on plates: fillets 2.610, belly 0.172, collar 0.214 = 2.996 kg; 2.610/2.996 × 55.404
+    assertEquals(four(costing.onMains()), "48.2658");
+    assertEquals(costing.parts().size(), 4);
+  }
+
+  @Test(dataProvider = "methods")
+  public void aFilletThatIsKeptCarriesItsGramsAndTonightPaysForTonight(CostingMethod method) {
+    var half =
+        WorkedHake.with(
+            leaf("fillet-left", "fillet", "1.318", Purpose.PLATE),
+            leaf("fillet-right", "fillet", "1.292", Purpose.HOLD),
+            leaf("frame", "frame", "0.612", Purpose.POT));
+    Map<String, UnitPrice> values = Map.of("fillet-left", price("30"), "fillet-right", price("30"));
+    Costing costing =
+        Costing.by(method, half, COST, values, java.util.Set.of("fillet-right")).orElseThrow();
+    // 1.318 / 2.610 × 55.404, and the rest
+    assertEquals(four(costing.onMains()), "27.9780");
+    assertEquals(four(costing.onHeld()), "27.4260");
+    assertEquals(costing.parts().size(), 2);
+    Costing forgotten = Costing.by(method, half, COST, values).orElseThrow();
+    assertTrue(forgotten.onHeld().equals(ExactMoney.zero(EUR)), "nobody said it is a main cut");
+  }
+
+  @Test
+  public void compostIsNeverSold() {
+    var thrown =
+        WorkedHake.with(
+            leaf("fillet-left", "fillet", "1.318", Purpose.PLATE),
+            leaf("head", "head", "0.985", Purpose.COMPOST));
+    Map<String, UnitPrice> values = Map.of("fillet-left", price("30"), "head", price("5"));
+    Costing costing = Costing.by(CostingMethod.RELATIVE_VALUE, thrown, COST, values).orElseThrow();
+    assertEquals(costing.onMains(), costing.lotCost());
   }
 
   @DataProvider
