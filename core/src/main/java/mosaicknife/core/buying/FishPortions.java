@@ -61,9 +61,9 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
   private static final int MASS_NODES = 16;
 
   /** Deviations from here to there in steps: nothing a kitchen could notice lies beyond. */
-  private static final double FARTHEST = 3.75;
+  private static final double FARTHEST = 4;
 
-  private static final double STEP = 0.3;
+  private static final double STEP = 0.4;
   private static final double[] DEVIATIONS = deviations();
   private static final double[] WEIGHTS = weights();
   private static final double[] MASS_WEIGHTS = massWeights();
@@ -83,14 +83,19 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     return points;
   }
 
-  /** How probable it is to lie nearest to each deviation; the outermost have all beyond them. */
+  /**
+   * The density at each deviation: the trapezoidal rule, which for a smooth function that vanishes
+   * at both ends is exact but for what lies beyond them.
+   */
   private static double[] weights() {
     double[] weights = new double[DEVIATIONS.length];
-    double before = 0;
+    double sum = 0;
     for (int i = 0; i < weights.length; i++) {
-      double upTo = i == weights.length - 1 ? 1 : NormalTable.below(DEVIATIONS[i] + STEP / 2);
-      weights[i] = upTo - before;
-      before = upTo;
+      weights[i] = Math.exp(-DEVIATIONS[i] * DEVIATIONS[i] / 2);
+      sum += weights[i];
+    }
+    for (int i = 0; i < weights.length; i++) {
+      weights[i] /= sum;
     }
     return weights;
   }
@@ -143,13 +148,33 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
       List<MainCut> mains, SizeGrade grade, Serving serving, Likeness sides) {
     double lightest = light(serving);
     double[] masses = masses(grade);
-    Worth worth = new Worth(mass -> plates(mass / lightest));
-    if (!isNeverLight(mains, masses[0], lightest, sides)) {
-      worth.addAll(mains, masses, sides);
+    if (isNeverLight(mains, masses[0], lightest, sides)
+        || light(mains, masses, lightest, sides) <= LIGHT) {
+      return apart(integrated(mains, masses, lightest, sides));
     }
-    return worth.light() <= LIGHT
-        ? apart(integrated(mains, masses, lightest, sides))
-        : new FishPortions(Counts.exactly(0), Optional.of(worth.together()));
+    Worth worth = new Worth(mass -> plates(mass / lightest));
+    worth.addAll(mains, masses, sides);
+    return new FishPortions(Counts.exactly(0), Optional.of(worth.together()));
+  }
+
+  /** How many of the cuts are lighter than a portion. */
+  private static double light(
+      List<MainCut> mains, double[] masses, double lightest, Likeness sides) {
+    double light = 0;
+    for (MainCut cut : mains) {
+      for (int at = 0; at < MASS_NODES; at++) {
+        double share = lightest / masses[at];
+        for (int node = 0; node < DEVIATIONS.length; node++) {
+          double mean = cut.mean() + sides.shared() * cut.spread() * DEVIATIONS[node];
+          double below =
+              share <= LEAST_OF_MEAN * cut.mean()
+                  ? 0
+                  : NormalTable.below((share - mean) / (sides.own() * cut.spread()));
+          light += MASS_WEIGHTS[at] * WEIGHTS[node] * below;
+        }
+      }
+    }
+    return mains.isEmpty() ? 0 : light / mains.size();
   }
 
   private static double plates(double portions) {
@@ -199,8 +224,6 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
 
     private final DoubleUnaryOperator ofPiece;
     private double fish;
-    private double cuts;
-    private double lightCuts;
     private double sum;
     private double squares;
 
@@ -227,8 +250,6 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
         for (int own = 0; own < DEVIATIONS.length; own++) {
           double off = sides.shared() * DEVIATIONS[node] + sides.own() * DEVIATIONS[own];
           double plates = ofPiece.applyAsDouble(mass * share(cut, off));
-          cuts += weight * WEIGHTS[own];
-          lightCuts += plates < 1 ? weight * WEIGHTS[own] : 0;
           ofCut += WEIGHTS[own] * plates;
           squaresOfCut += WEIGHTS[own] * plates * plates;
         }
@@ -238,10 +259,6 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
       fish += weight;
       sum += weight * mean;
       squares += weight * (mean * mean + variance);
-    }
-
-    private double light() {
-      return cuts == 0 ? 0 : lightCuts / cuts;
     }
 
     private Together together() {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Eating.Skin;
 import mosaicknife.core.anatomy.Species;
@@ -13,8 +14,8 @@ import mosaicknife.core.finding.Finding;
  * Finds the fish that eat most like another.
  *
  * <p>Distances between the eating qualities are added up: white or oily, texture, flavour, skin,
- * thickness by the mass of the fish and body plan, pin bones. What a guest notices most weighs
- * most.
+ * how thick a fillet is, mass and body plan, pin bones. What a guest notices most weighs most. A
+ * fish that can carry reef toxin stands behind all that cannot: cooking does not destroy it.
  */
 public final class Substitutes {
 
@@ -24,7 +25,17 @@ public final class Substitutes {
   private static final double SKIN = 1.2;
   private static final double PLAN = 0.8;
   private static final double SIZE = 0.8;
+  private static final double THICKNESS = 0.8;
   private static final double BONES = 0.5;
+
+  /** A fillet this many times thicker cooks clearly longer. */
+  private static final double CLEARLY = 1.4;
+
+  /** The condition factor of an ordinary fish and of a ribbon-like one; starting estimates. */
+  private static final double CONDITION = 1;
+
+  private static final double CONDITION_LONG = 0.2;
+  private static final double STATIONS = 20;
 
   private Substitutes() {}
 
@@ -48,6 +59,12 @@ public final class Substitutes {
     LARGER,
     /** Less than half the mass. */
     SMALLER,
+    /** A clearly thicker fillet: it cooks longer. */
+    THICKER,
+    /** A clearly thinner fillet: it cooks faster. */
+    THINNER,
+    /** Can carry reef toxin. */
+    REEF_TOXIN,
     /** Clearly more of the fillet has pin bones. */
     MORE_PIN_BONES
   }
@@ -81,8 +98,14 @@ public final class Substitutes {
     return among.stream()
         .filter(species -> !species.code().equals(missing.code()))
         .map(species -> compare(missing, species))
-        .sorted(Comparator.comparingDouble(Substitute::distance))
+        .sorted(
+            Comparator.comparing((Substitute one) -> isToxic(one.species()))
+                .thenComparingDouble(Substitute::distance))
         .toList();
+  }
+
+  private static boolean isToxic(Species species) {
+    return species.traits().contains(Species.Trait.REEF_TOXIN);
   }
 
   private static Substitute compare(Species missing, Species other) {
@@ -111,6 +134,16 @@ public final class Substitutes {
       different.add(Finding.of(larger ? Quality.LARGER : Quality.SMALLER));
     }
     distance += SIZE * Math.min(3, size);
+    double thicker = thickness(other) / thickness(missing);
+    if (thicker > CLEARLY) {
+      different.add(Finding.of(Quality.THICKER));
+    } else if (thicker < 1 / CLEARLY) {
+      different.add(Finding.of(Quality.THINNER));
+    }
+    distance += THICKNESS * Math.min(2, Math.abs(Math.log(thicker) / Math.log(2)));
+    if (isToxic(other)) {
+      different.add(Finding.of(Quality.REEF_TOXIN));
+    }
     double bones = has.pinBonesTo() - want.pinBonesTo();
     if (bones > 0.3) {
       different.add(Finding.of(Quality.MORE_PIN_BONES));
@@ -131,6 +164,20 @@ public final class Substitutes {
       case SOFT -> Quality.SKIN_SOFT;
       case CRISP -> Quality.SKIN_CRISP;
     };
+  }
+
+  /**
+   * How thick a fillet is in cm, about: the plan's thickness in body lengths, and the length from
+   * the mass by the condition factor K = 100 · grams ⁄ cm³ (Fulton, 1904).
+   */
+  private static double thickness(Species species) {
+    boolean isLong = species.plan().traits().contains(BodyPlan.Trait.LONG);
+    double length = Math.cbrt(100 * middle(species) / 1000 / (isLong ? CONDITION_LONG : CONDITION));
+    double thickest = 0;
+    for (int i = 0; i <= STATIONS; i++) {
+      thickest = Math.max(thickest, species.plan().thickness().at(i / STATIONS));
+    }
+    return length * thickest;
   }
 
   private static double middle(Species species) {

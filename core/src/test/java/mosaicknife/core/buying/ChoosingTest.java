@@ -11,6 +11,7 @@ import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.anatomy.SizeGrade;
+import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.HouseNorms;
@@ -50,13 +51,15 @@ public class ChoosingTest {
     return new Object[][] {
       // soft to flaky
       {"hake", "pollack", 2.0},
-      // soft to firm 4, mild to medium 2, body plan 0.8, bones along 45 % less 0.45
-      {"hake", "turbot", 7.25},
-      {"turbot", "hake", 7.25},
-      // white to oily 6, mild to strong 4, skin 1.2, plan 0.8, sqrt(7.2) to sqrt(0.24) kg 1.9627
-      {"hake", "mackerel", 13.9627},
-      // sqrt(7.2) to sqrt(20) kg: 0.737 doublings
-      {"pollack", "cod", 0.5896},
+      // soft to firm 4, mild to medium 2, body plan 0.8, bones along 45 % less 0.45,
+      // thickness .068 to .027 of a length: 1.333 halvings 1.0661
+      {"hake", "turbot", 8.3161},
+      {"turbot", "hake", 8.3161},
+      // white to oily 6, mild to strong 4, skin 1.2, plan 0.8, sqrt(7.2) to sqrt(0.24) kg 1.9627,
+      // thickness .068 to .062 of a length 0.567 times as long: 0.951 halvings 0.7609
+      {"hake", "mackerel", 14.7236},
+      // sqrt(7.2) to sqrt(20) kg: 0.737 doublings, and a third of them in thickness
+      {"pollack", "cod", 0.7861},
     };
   }
 
@@ -83,7 +86,8 @@ public class ChoosingTest {
             Finding.of(Quality.FLESH, Eating.Flesh.OILY),
             Finding.of(Quality.TASTE, Eating.Flavour.STRONG),
             Finding.of(Quality.SKIN_CRISP),
-            Finding.of(Quality.SMALLER)));
+            Finding.of(Quality.SMALLER),
+            Finding.of(Quality.THINNER)));
     assertTrue(instead("plaice", "cod").different().contains(Finding.of(Quality.LARGER)));
     assertTrue(instead("turbot", "hake").different().contains(Finding.of(Quality.MORE_PIN_BONES)));
     assertTrue(!instead("hake", "turbot").different().contains(Finding.of(Quality.MORE_PIN_BONES)));
@@ -358,5 +362,25 @@ public class ChoosingTest {
     expectThrows(IllegalArgumentException.class, () -> Counts.of(1.1, -0.1));
     expectThrows(IllegalArgumentException.class, () -> Counts.of());
     expectThrows(IllegalArgumentException.class, () -> Counts.exactly(-1));
+  }
+
+  @Test
+  public void aFishThatCanCarryReefToxinStandsBehindAllThatCannot() {
+    for (Species missing : CATALOGUE.species()) {
+      List<Boolean> toxic =
+          Substitutes.of(missing, CATALOGUE.species()).stream()
+              .map(one -> one.species().traits().contains(Species.Trait.REEF_TOXIN))
+              .toList();
+      assertTrue(toxic.contains(true) && !toxic.get(0), missing.code());
+      assertTrue(toxic.lastIndexOf(false) < toxic.indexOf(true), missing.code());
+    }
+  }
+
+  @Test
+  public void thicknessIsWeighedAndSaid() {
+    // a cod's fillet is thicker than a plaice's, whatever they weigh
+    assertTrue(instead("plaice", "cod").different().contains(Finding.of(Quality.THICKER)));
+    assertTrue(instead("cod", "plaice").different().contains(Finding.of(Quality.THINNER)));
+    assertTrue(!instead("pollack", "saithe").different().contains(Finding.of(Quality.THICKER)));
   }
 }
