@@ -168,6 +168,7 @@ public class FridayTest extends InBrowser {
     assertThat(page.locator("#mass-echo")).containsText("1 lb 15.7 oz");
     page.check("input[name=head][value=LARGE]", new Page.CheckOptions().setForce(true));
     page.check("input[name=pinBones][value=THROUGHOUT]", new Page.CheckOptions().setForce(true));
+    page.check("input[name=kin][value=NONE]", new Page.CheckOptions().setForce(true));
     page.click("button:has-text('Make it and receive it')");
     assertThat(page.locator("#receive")).containsText("Moon bream is in the catalogue");
     assertThat(page.locator("input[name=species]:checked")).hasValue("moon-bream");

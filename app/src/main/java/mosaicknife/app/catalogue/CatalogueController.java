@@ -223,6 +223,7 @@ class CatalogueController {
     model.addAttribute("scales", Eating.Scales.values());
     model.addAttribute("skins", Eating.Skin.values());
     model.addAttribute("pinBones", UnknownFish.PinBones.values());
+    model.addAttribute("kins", UnknownFish.Kin.values());
     return "catalogue/tonight";
   }
 

@@ -26,7 +26,8 @@ record TonightForm(
     String scales,
     String skin,
     String pinBones,
-    String thin) {
+    String thin,
+    String kin) {
 
   private static final int LONGEST_NAME = 60;
 
@@ -41,10 +42,14 @@ record TonightForm(
     skin = skin == null ? "SOFT" : skin;
     pinBones = pinBones == null ? "FRONT" : pinBones;
     thin = thin == null ? "" : thin;
+    kin = kin == null ? "" : kin;
   }
 
   Species species(Catalogue catalogue, Formats formats) {
     String named = PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME);
+    if (kin.isEmpty()) {
+      throw Refusal.ofField("kin", "catalogue.problem.which-family");
+    }
     BodyPlan body =
         catalogue
             .findPlan(plan)
@@ -61,7 +66,8 @@ record TonightForm(
                 choice(Eating.Scales.values(), scales, "scales"),
                 choice(Eating.Skin.values(), skin, "skin"),
                 !thin.isEmpty(),
-                choice(UnknownFish.PinBones.values(), pinBones, "pinBones")));
+                choice(UnknownFish.PinBones.values(), pinBones, "pinBones")),
+            choice(UnknownFish.Kin.values(), kin, "kin"));
     Refusal.ifFound(seen.problem());
     return seen.toSpecies(code(named), named, catalogue.usualShares(body));
   }

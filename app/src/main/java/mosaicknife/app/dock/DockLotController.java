@@ -21,6 +21,8 @@ import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.LengthRule;
+import mosaicknife.core.safety.Limit;
+import mosaicknife.core.safety.Limits;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -75,6 +77,11 @@ class DockLotController {
   private void fill(Model model, Lot lot) {
     Formats formats = houses.house().formats();
     model.addAttribute("match", match(lot, formats));
+    Limits limits = lot.cold().limits();
+    model.addAttribute("noPart", Optional.empty());
+    model.addAttribute("warmLimit", limits.value(Limit.HISTAMINE_TIME));
+    model.addAttribute(
+        "warmAbove", formats.temperature(limits.temperature(Limit.HISTAMINE_TEMPERATURE)));
     model.addAttribute("signs", inspections.signs(lot));
     model.addAttribute("fitnesses", Fitness.values());
     model.addAttribute("kept", lot.inspection().map(VerdictView::of).orElse(null));

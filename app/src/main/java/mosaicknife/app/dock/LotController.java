@@ -16,20 +16,15 @@ import mosaicknife.app.lot.Evidence;
 import mosaicknife.app.lot.EvidenceFiler;
 import mosaicknife.app.lot.LotInspector;
 import mosaicknife.app.lot.LotRegister;
-import mosaicknife.app.lot.RawGateKeeper;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
-import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
-import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.lot.Lot;
-import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.safety.Fitness;
-import mosaicknife.core.safety.LengthRule.Basis;
 import mosaicknife.core.safety.Sign;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -46,7 +41,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** What is done with a lot at the dock: inspect, measure, prove, claim; and the length rules. */
+/** What is done with a lot at the dock: inspect, measure, prove, claim. */
 @Controller
 class LotController {
 
@@ -56,7 +51,6 @@ class LotController {
   private final ClaimSettler claims;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
-  private final RawGateKeeper gates;
   private final Paper paper;
 
   private final Words words;
@@ -68,7 +62,6 @@ class LotController {
       ClaimSettler claims,
       CatalogueEditor catalogue,
       HouseSettings houses,
-      RawGateKeeper gates,
       Paper paper,
       Words words) {
     this.words = words;
@@ -78,7 +71,6 @@ class LotController {
     this.claims = claims;
     this.catalogue = catalogue;
     this.houses = houses;
-    this.gates = gates;
     this.paper = paper;
   }
 
@@ -268,46 +260,5 @@ class LotController {
                     + Base64.getEncoder()
                         .encodeToString(evidence.bytes(id, e.id(), true).content()))
         .toList();
-  }
-
-  @GetMapping("/dock/rules")
-  String rules(Model model) {
-    model.addAttribute("rules", inspections.rules());
-    model.addAttribute("freezing", gates.rules());
-    model.addAttribute("bases", Basis.values());
-    return "dock/rules";
-  }
-
-  @PostMapping("/dock/rules")
-  String keepRule(
-      @RequestParam String fish,
-      @RequestParam Basis basis,
-      @RequestParam String minimum,
-      @RequestParam String source,
-      @RequestParam String expires,
-      RedirectAttributes later) {
-    try {
-      Species species =
-          catalogue.now().search(fish).stream()
-              .findFirst()
-              .filter(found -> !fish.isBlank())
-              .orElseThrow(() -> Refusal.ofField("fish", "dock.problem.no-fish-is-called-that"));
-      inspections.keepRule(
-          species.code(), basis, Length.parse(minimum), source, Typed.day(expires, "expires"));
-      later.addFlashAttribute("done", words.say("dock.said.rule-saved", species.name()));
-    } catch (Refusal | QuantityFormatException refusal) {
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute(
-          "typed",
-          new HashMap<>(
-              Map.of("fish", fish, "minimum", minimum, "source", source, "expires", expires)));
-    }
-    return "redirect:/dock/rules";
-  }
-
-  @PostMapping("/dock/rules/{id}/drop")
-  String dropRule(@PathVariable long id) {
-    inspections.dropRule(id);
-    return "redirect:/dock/rules";
   }
 }

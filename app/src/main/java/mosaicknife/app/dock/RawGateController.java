@@ -1,9 +1,10 @@
 package mosaicknife.app.dock;
 
-import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import mosaicknife.app.dock.FormReply.Form;
+import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.lot.RawGateKeeper;
 import mosaicknife.app.shared.ClientIds;
@@ -11,9 +12,11 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.lot.ColdChain;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.quantity.Length;
-import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.FreezingRule;
 import org.springframework.stereotype.Controller;
@@ -22,17 +25,29 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** What opens the raw gate of a lot, and the house's pairs for it. */
+/** What opens the raw gate of a lot, and how long it stood warm. */
 @Controller
 class RawGateController {
 
   private final RawGateKeeper gates;
+  private final ColdChainKeeper cold;
   private final LotRegister lots;
+  private final LotSheets sheets;
+  private final FormReply reply;
   private final Words words;
 
-  RawGateController(RawGateKeeper gates, LotRegister lots, Words words) {
+  RawGateController(
+      RawGateKeeper gates,
+      ColdChainKeeper cold,
+      LotRegister lots,
+      LotSheets sheets,
+      FormReply reply,
+      Words words) {
     this.gates = gates;
+    this.cold = cold;
     this.lots = lots;
+    this.sheets = sheets;
+    this.reply = reply;
     this.words = words;
   }
 
@@ -44,30 +59,37 @@ class RawGateController {
       @RequestParam(defaultValue = "") String core,
       @RequestParam(defaultValue = "") String hours,
       @RequestParam(defaultValue = "") String thickness,
+      @RequestParam(defaultValue = "") String curve,
       RedirectAttributes later) {
-    Map<String, String> typed = new HashMap<>();
-    typed.put("part", part);
-    typed.put("core", core);
-    typed.put("hours", hours);
-    typed.put("thickness", thickness);
-    return change(
-        "/dock/" + id + "#raw-gate",
+    Map<String, String> typed =
+        Map.of("part", part, "core", core, "hours", hours, "thickness", thickness, "curve", curve);
+    return reply.after(
+        new Form("/dock/" + id + "#raw-gate", "typedFrozen", typed),
         later,
-        "typedFrozen",
-        typed,
         () -> {
-          Lot lot = lots.get(id);
           UUID sentAs = ClientIds.of(own);
-          Optional<String> slot = Optional.of(part).filter(text -> !text.isBlank());
+          Optional<String> slot =
+              part.isBlank()
+                  ? Optional.empty()
+                  : Optional.of(
+                      sheets
+                          .get(id)
+                          .find(part)
+                          .map(LotPart::slot)
+                          .orElseThrow(
+                              () ->
+                                  Refusal.ofField(
+                                      "part", "parts.problem.lot-has-no-such-part", id)));
           Temperature held = Temperature.parse(core);
           int howLong = Typed.count(hours, 1, FreezingRule.MOST_HOURS, "hours");
-          Optional<Length> thick = length(thickness);
+          Optional<Length> thick =
+              thickness.isBlank() ? Optional.empty() : Optional.of(Length.parse(thickness));
           SentTwice.survive(
               () -> {
-                gates.froze(id, sentAs, slot, held, howLong, thick);
+                gates.froze(id, sentAs, slot, held, howLong, thick, curve);
                 return id;
               });
-          Lot after = lots.get(lot.id());
+          Lot after = lots.get(id);
           return words.say("dock.said.record-kept", after.rawGate(slot).map(words::say).orElse(""));
         });
   }
@@ -79,12 +101,10 @@ class RawGateController {
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "") String evidence,
       RedirectAttributes later) {
-    Map<String, String> typed = new HashMap<>(Map.of("name", name, "evidence", evidence));
-    return change(
-        "/dock/" + id + "#raw-gate",
+    return reply.after(
+        new Form(
+            "/dock/" + id + "#raw-gate", "typedExempt", Map.of("name", name, "evidence", evidence)),
         later,
-        "typedExempt",
-        typed,
         () -> {
           lots.get(id);
           UUID sentAs = ClientIds.of(own);
@@ -97,62 +117,26 @@ class RawGateController {
         });
   }
 
-  @PostMapping("/dock/rules/freezing")
-  String keepRule(
-      @RequestParam(defaultValue = "") String atMost,
-      @RequestParam(defaultValue = "") String hours,
-      @RequestParam(defaultValue = "") String thickest,
-      @RequestParam(defaultValue = "") String source,
-      @RequestParam(defaultValue = "") String expires,
+  @PostMapping("/dock/{id}/warm")
+  String stoodWarm(
+      @PathVariable long id,
+      @RequestParam(name = "id") String own,
+      @RequestParam(defaultValue = "") String minutes,
+      @RequestParam(defaultValue = "") String why,
       RedirectAttributes later) {
-    Map<String, String> typed = new HashMap<>();
-    typed.put("atMost", atMost);
-    typed.put("hours", hours);
-    typed.put("thickest", thickest);
-    typed.put("source", source);
-    typed.put("expires", expires);
-    return change(
-        "/dock/rules#freezing",
+    return reply.after(
+        new Form("/dock/" + id + "#cold", "typedWarm", Map.of("minutes", minutes, "why", why)),
         later,
-        "typedPair",
-        typed,
         () -> {
-          Temperature cold = Temperature.parse(atMost);
-          gates.keepRule(
-              cold,
-              Typed.count(hours, 1, FreezingRule.MOST_HOURS, "hours"),
-              length(thickest),
-              source,
-              Typed.day(expires, "expires"));
-          return words.say("dock.said.pair-saved", cold);
+          lots.get(id);
+          UUID sentAs = ClientIds.of(own);
+          int howLong = Typed.count(minutes, 1, ColdChain.MOST_MINUTES, "minutes");
+          SentTwice.survive(
+              () -> {
+                cold.stoodWarm(id, sentAs, howLong, why);
+                return id;
+              });
+          return words.say("dock.said.warm-kept", lots.get(id).cold().minutes());
         });
-  }
-
-  @PostMapping("/dock/rules/freezing/{id}/drop")
-  String dropRule(@PathVariable long id) {
-    gates.dropRule(id);
-    return "redirect:/dock/rules";
-  }
-
-  private static Optional<Length> length(String typed) {
-    return typed.isBlank() ? Optional.empty() : Optional.of(Length.parse(typed));
-  }
-
-  private interface Change {
-    String done();
-  }
-
-  private String change(
-      String page, RedirectAttributes later, String name, Map<String, String> typed, Change work) {
-    try {
-      later.addFlashAttribute("done", work.done());
-    } catch (Refusal | QuantityFormatException refusal) {
-      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
-        throw missing;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute(name, typed);
-    }
-    return "redirect:" + page;
   }
 }

@@ -40,4 +40,8 @@ class DivisionEntity {
   long fromLotId() {
     return fromLotId;
   }
+
+  Instant dividedAt() {
+    return dividedAt;
+  }
 }

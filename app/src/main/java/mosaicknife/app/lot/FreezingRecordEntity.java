@@ -4,12 +4,14 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.FreezingRecord;
+import mosaicknife.core.safety.ProbeCurve;
 
 @Entity
 @Table(name = "freezing_record")
@@ -27,6 +29,9 @@ class FreezingRecordEntity extends LotFact {
   @Column(name = "thickness_mm", updatable = false)
   private Length thickness;
 
+  @Column(updatable = false)
+  private String curve;
+
   protected FreezingRecordEntity() {}
 
   FreezingRecordEntity(
@@ -36,6 +41,7 @@ class FreezingRecordEntity extends LotFact {
       Temperature core,
       int hours,
       Optional<Length> thickness,
+      Optional<ProbeCurve> curve,
       long by,
       Instant at) {
     super(clientId, lotId, by, at);
@@ -43,6 +49,7 @@ class FreezingRecordEntity extends LotFact {
     this.core = core;
     this.hours = hours;
     this.thickness = thickness.orElse(null);
+    this.curve = curve.map(ProbeCurve::text).orElse(null);
   }
 
   FreezingRecord toRecord(Map<Long, String> names) {
@@ -51,6 +58,7 @@ class FreezingRecordEntity extends LotFact {
         core,
         hours,
         Optional.ofNullable(thickness),
+        Optional.ofNullable(curve).map(text -> ProbeCurve.parse(text, ZoneOffset.UTC)),
         names.getOrDefault(madeBy(), ""),
         madeAt());
   }

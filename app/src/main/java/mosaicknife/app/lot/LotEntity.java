@@ -27,6 +27,7 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.Arrival;
 import mosaicknife.core.lot.CatchMethod;
+import mosaicknife.core.lot.ColdChain;
 import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.lot.Killing;
 import mosaicknife.core.lot.Lot;
@@ -260,7 +261,8 @@ class LotEntity {
       Optional<Inspection> inspection,
       List<Mass> each,
       ExactMoney credited,
-      RawPapers papers) {
+      RawPapers papers,
+      ColdChain cold) {
     return new Lot(
         id,
         new Receipt(
@@ -285,6 +287,7 @@ class LotEntity {
         inspection,
         credited,
         papers,
+        cold,
         version);
   }
 }

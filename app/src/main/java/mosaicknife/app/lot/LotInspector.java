@@ -88,7 +88,13 @@ public class LotInspector {
    */
   public Freshness judge(Lot lot, Map<Sign, Integer> grades) {
     Refusal.ifFound(LotRules.signs(signs(lot), grades));
-    return Freshness.of(lot.species(), lot.state(), grades, lot.arrival().temperature());
+    return Freshness.of(
+        lot.species(),
+        lot.state(),
+        grades,
+        lot.arrival().temperature(),
+        lot.cold().minutes(),
+        lot.cold().limits());
   }
 
   /**

@@ -23,6 +23,7 @@ import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.lot.ColdChain;
 import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
@@ -50,6 +51,7 @@ public class LotRegister {
   private final LotFishRepository measured;
   private final DivisionRepository divisions;
   private final RawGateKeeper gates;
+  private final ColdChainKeeper cold;
   private final OrderPlacer orders;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
@@ -65,6 +67,7 @@ public class LotRegister {
       LotFishRepository measured,
       DivisionRepository divisions,
       RawGateKeeper gates,
+      ColdChainKeeper cold,
       OrderPlacer orders,
       CatalogueEditor catalogue,
       HouseSettings houses,
@@ -78,6 +81,7 @@ public class LotRegister {
     this.measured = measured;
     this.divisions = divisions;
     this.gates = gates;
+    this.cold = cold;
     this.orders = orders;
     this.catalogue = catalogue;
     this.houses = houses;
@@ -267,7 +271,8 @@ public class LotRegister {
     Map<Long, String> names = people.names();
     Catalogue fish = catalogue.now();
     List<Long> numbers = found.stream().map(LotEntity::id).toList();
-    Map<Long, Inspection> inspected = inspected(numbers, names);
+    List<DivisionEntity> divided = divisions.findAllByLotIdIn(numbers);
+    Map<Long, Inspection> inspected = inspected(numbers, divided, names);
     Map<Long, ExactMoney> credits =
         claims.findAllByStatusAndLotIdIn(Claim.Status.CREDITED, numbers).stream()
             .collect(
@@ -275,6 +280,7 @@ public class LotRegister {
                     ClaimEntity::lotId, c -> c.toClaim(names).amount(), ExactMoney::plus));
     Map<Long, List<Mass>> masses = masses(numbers);
     Map<Long, RawPapers> papers = gates.of(numbers);
+    Map<Long, ColdChain> chains = cold.of(numbers, divided);
     return found.stream()
         .map(
             lot ->
@@ -286,7 +292,8 @@ public class LotRegister {
                     Optional.ofNullable(inspected.get(lot.id())),
                     masses.getOrDefault(lot.id(), List.of()),
                     credits.getOrDefault(lot.id(), ExactMoney.zero(lot.currency())),
-                    papers.get(lot.id())))
+                    papers.get(lot.id()),
+                    chains.get(lot.id())))
         .toList();
   }
 
@@ -380,6 +387,7 @@ public class LotRegister {
 
   private Lot toLot(LotEntity lot) {
     Map<Long, String> names = people.names();
+    List<DivisionEntity> divided = divisions.findAllByLotIdIn(List.of(lot.id()));
     ExactMoney credited =
         claims.findAllByLotIdOrderById(lot.id()).stream()
             .map(claim -> claim.toClaim(names))
@@ -391,16 +399,18 @@ public class LotRegister {
         houses.getSupplier(lot.supplierId()).name(),
         houses.getVenue(lot.venueId()).name(),
         names.get(lot.receivedBy()),
-        Optional.ofNullable(inspected(List.of(lot.id()), names).get(lot.id())),
+        Optional.ofNullable(inspected(List.of(lot.id()), divided, names).get(lot.id())),
         masses(List.of(lot.id())).getOrDefault(lot.id(), List.of()),
         credited,
-        gates.of(List.of(lot.id())).get(lot.id()));
+        gates.of(List.of(lot.id())).get(lot.id()),
+        cold.of(List.of(lot.id()), divided).get(lot.id()));
   }
 
   /** The newest inspection of each lot; fish that were taken out of one were inspected with it. */
-  private Map<Long, Inspection> inspected(List<Long> numbers, Map<Long, String> names) {
+  private Map<Long, Inspection> inspected(
+      List<Long> numbers, List<DivisionEntity> divided, Map<Long, String> names) {
     Map<Long, Long> from =
-        divisions.findAllByLotIdIn(numbers).stream()
+        divided.stream()
             .collect(Collectors.toMap(DivisionEntity::lotId, DivisionEntity::fromLotId));
     List<Long> all = Stream.concat(numbers.stream(), from.values().stream()).distinct().toList();
     Map<Long, Inspection> newest =

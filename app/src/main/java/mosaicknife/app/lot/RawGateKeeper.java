@@ -18,6 +18,7 @@ import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.FreezingRecord;
 import mosaicknife.core.safety.FreezingRule;
+import mosaicknife.core.safety.ProbeCurve;
 import mosaicknife.core.safety.RawPapers;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -101,6 +102,7 @@ public class RawGateKeeper {
    * @param core the temperature of the core that was held
    * @param hours how long
    * @param thickness how thick it was, if it was measured
+   * @param curve what a probe read, as it was typed; empty if none was in
    * @throws Refusal if that cannot be a record of freezing
    */
   @PreAuthorize("hasAuthority('RECEIVE')")
@@ -110,15 +112,34 @@ public class RawGateKeeper {
       Optional<String> part,
       Temperature core,
       int hours,
-      Optional<Length> thickness) {
+      Optional<Length> thickness,
+      String curve) {
     if (records.existsByClientId(clientId)) {
       return;
     }
     Refusal.ifFound(FreezingRecord.problem(core, hours));
     records.saveAndFlush(
         new FreezingRecordEntity(
-            clientId, lotId, part, core, hours, thickness, current.get().id(), clock.instant()));
+            clientId,
+            lotId,
+            part,
+            core,
+            hours,
+            thickness,
+            curve(curve),
+            current.get().id(),
+            clock.instant()));
     events.publishEvent(new LotChanged(lotId));
+  }
+
+  private Optional<ProbeCurve> curve(String typed) {
+    try {
+      return typed.isBlank()
+          ? Optional.empty()
+          : Optional.of(ProbeCurve.parse(typed, houses.house().formats().zone()));
+    } catch (ProbeCurve.Unreadable e) {
+      throw Refusal.of(e.finding());
+    }
   }
 
   /**

@@ -182,6 +182,7 @@ public class PurposeAssigner {
     Currency currency = houses.house().formats().currency();
     Part itself = known(part, currency);
     Refusal.ifFound(LotRules.purpose(itself, purpose, held, houses.today()));
+    Refusal.ifFound(LotRules.held(lots.get(part.lotId()), purpose));
     List<Part> all =
         parts.findByLotIdInOrderByNumber(List.of(part.lotId())).stream()
             .map(other -> known(other, currency))

@@ -174,7 +174,9 @@ public class CatalogueEditorTest extends WithPages {
             "mass",
             "1.8 kg",
             "flesh",
-            "WHITE");
+            "WHITE",
+            "kin",
+            "NONE");
     assertTrue(page.contains("is in the catalogue, with wide ranges"), page);
     Species made = book.now().getSpecies("kohler-of-the-night");
     assertEquals(made.shares().stream().mapToDouble(Share::mean).sum(), 1, 1e-9);
@@ -189,28 +191,34 @@ public class CatalogueEditorTest extends WithPages {
             "plan",
             "round-bodied",
             "mass",
-            "1.8 kg");
+            "1.8 kg",
+            "kin",
+            "NONE");
     assertTrue(again.contains("There is a fish called"), again);
   }
 
   @DataProvider
   Object[][] noFish() {
     return new Object[][] {
-      {"", "round-bodied", "1 kg", "The name is missing"},
-      {"Fugu", "round-bodied", "1 kg", "licensed handlers"},
-      {"Silver one", "", "1 kg", "Which fish does it look like"},
-      {"Silver one", "round-bodied", "", "No weight was typed"},
-      {"Silver one", "round-bodied", "-2 kg", "2"},
-      {"Silver one", "round-bodied", "900 kg", "between 10 g and 400.000 kg"},
-      {"魚", "round-bodied", "1 kg", "Latin letters"},
+      {"", "round-bodied", "1 kg", "NONE", "The name is missing"},
+      {"Fugu", "round-bodied", "1 kg", "NONE", "licensed handlers"},
+      {"Silver one", "", "1 kg", "NONE", "Which fish does it look like"},
+      {"Silver one", "round-bodied", "", "NONE", "No weight was typed"},
+      {"Silver one", "round-bodied", "-2 kg", "NONE", "2"},
+      {"Silver one", "round-bodied", "900 kg", "NONE", "between 10 g and 400.000 kg"},
+      {"Silver one", "round-bodied", "1 kg", "", "Say which family"},
+      {"Silver one", "round-bodied", "1 kg", "PUFFER", "licensed handlers"},
+      {"baiacu", "round-bodied", "1 kg", "NONE", "licensed handlers"},
+      {"魚", "round-bodied", "1 kg", "NONE", "Latin letters"},
     };
   }
 
   @Test(dataProvider = "noFish")
   public void anUnknownFishWithoutNamePlanOrMassIsAskedFor(
-      String name, String plan, String mass, String words) throws Exception {
+      String name, String plan, String mass, String kin, String words) throws Exception {
     int before = book.now().species().size();
-    var answer = send("tobiah", "/catalogue/tonight", "name", name, "plan", plan, "mass", mass);
+    String[] fields = {"name", name, "plan", plan, "mass", mass, "kin", kin};
+    var answer = send("tobiah", "/catalogue/tonight", fields);
     assertEquals(answer.getStatus(), 422);
     String page = answer.getContentAsString(StandardCharsets.UTF_8);
     assertTrue(page.contains(words), page);

@@ -38,6 +38,7 @@ import mosaicknife.core.quantity.UnitSystem;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Freshness;
 import mosaicknife.core.safety.LengthRule.Basis;
+import mosaicknife.core.safety.Limits;
 import mosaicknife.core.safety.Sign;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -192,6 +193,7 @@ public class DockFormsTest {
     for (Sign sign : Sign.values()) {
       grades.put(sign, grade);
     }
-    return Freshness.of(species, State.GUTTED, grades, Optional.of(Temperature.ofCelsius(1)));
+    return Freshness.of(
+        species, State.GUTTED, grades, Optional.of(Temperature.ofCelsius(1)), 0, Limits.STARTING);
   }
 }

@@ -63,9 +63,13 @@ public class GatePagesTest extends WithPages {
 
   /** Measured at 1 °C and inspected as good enough for raw. */
   private long fresh(String species) {
+    return fresh(species, "3.9");
+  }
+
+  private long fresh(String species, String kilograms) {
     long lot =
         new TestLots(applicationContext)
-            .receive(species, State.GUTTED, 1, "3.9", Temperature.ofCelsius(1));
+            .receive(species, State.GUTTED, 1, kilograms, Temperature.ofCelsius(1));
     people.as(
         "ines",
         () -> {
@@ -77,6 +81,10 @@ public class GatePagesTest extends WithPages {
   }
 
   private String plan(long lot, String slot) throws Exception {
+    return plan(lot, slot, "PLATE", DISH);
+  }
+
+  private String plan(long lot, String slot, String purpose, String becomes) throws Exception {
     int version = sheets.get(lot).find(slot).orElseThrow().part().version();
     return follow(
         "ines",
@@ -84,9 +92,21 @@ public class GatePagesTest extends WithPages {
         "version",
         "" + version,
         "purpose",
-        "PLATE",
+        purpose,
         "becomes",
-        DISH);
+        becomes);
+  }
+
+  private String warm(long lot, String minutes, String why) throws Exception {
+    return warm(lot, UUID.randomUUID().toString(), minutes, why);
+  }
+
+  private String warm(long lot, String own, String minutes, String why) throws Exception {
+    return follow("tobiah", "/dock/" + lot + "/warm", "id", own, "minutes", minutes, "why", why);
+  }
+
+  private String limit(String which, String value, String source) throws Exception {
+    return follow("adaeze", "/dock/rules/limit", "which", which, "value", value, "source", source);
   }
 
   private Optional<Purpose> purpose(long lot, String slot) {
@@ -250,5 +270,101 @@ public class GatePagesTest extends WithPages {
                 until)
             .getStatus(),
         403);
+  }
+
+  @Test
+  public void aWarmDeliveryIsHeldUntilSomebodyDecides() throws Exception {
+    long lot =
+        new TestLots(applicationContext)
+            .receive("mackerel", State.GUTTED, 3, "1.2", Temperature.ofCelsius(6));
+    assertTrue(page("tobiah", "/dock/" + lot).contains("Held: it came at 6.0 °C, above 4.0 °C."));
+    assertTrue(plan(lot, "fillet-left", "PLATE", "").contains("Lot " + lot + " is held"));
+    assertEquals(purpose(lot, "fillet-left"), Optional.empty());
+    plan(lot, "fillet-left", "BIN", "");
+    assertEquals(purpose(lot, "fillet-left"), Optional.of(Purpose.BIN));
+    people.as(
+        "ines",
+        () -> {
+          Map<Sign, Integer> best = new EnumMap<>(Sign.class);
+          inspections.signs(lots.get(lot)).forEach(sign -> best.put(sign, 0));
+          assertEquals(inspections.judge(lots.get(lot), best).proposal(), Fitness.REFUSE);
+          inspections.inspect(
+              lot, UUID.randomUUID(), best, Fitness.COOK, "the logger shows 20 minutes");
+        });
+    assertEquals(lots.get(lot).hold(), Optional.empty());
+    plan(lot, "fillet-right", "PLATE", "");
+    assertEquals(purpose(lot, "fillet-right"), Optional.of(Purpose.PLATE));
+  }
+
+  @Test
+  public void minutesAddUpAndTheLimitIsTheHouses() throws Exception {
+    long lot = fresh("mackerel", "0.6");
+    warm(lot, "80", "left at the door");
+    assertEquals(lots.get(lot).hold(), Optional.empty());
+    String own = UUID.randomUUID().toString();
+    warm(lot, own, "41", "fan broke");
+    warm(lot, own, "41", "fan broke");
+    assertEquals(lots.get(lot).cold().minutes(), 121, "a double tap is one time");
+    String page = page("tobiah", "/dock/" + lot);
+    assertTrue(page.contains("121 of 120 minutes"), page);
+    assertTrue(page.contains("Held: it stood warm for 121 minutes"), page);
+    assertEquals(lots.get(lot).rawGate(), Optional.of(RawGate.CLOSED));
+    warm(lot, "a while", "");
+    assertEquals(lots.get(lot).cold().minutes(), 121);
+  }
+
+  @Test
+  public void aLimitNeedsItsSourceAndIsEditedByTheOwnerAlone() throws Exception {
+    assertEquals(
+        send("maren", "/dock/rules/limit", "which", "SCRAPINGS", "value", "12", "source", "me")
+            .getStatus(),
+        403);
+    String refused = limit("SCRAPINGS", "12", "");
+    assertTrue(refused.contains("source"), refused);
+    assertTrue(limit("SCRAPINGS", "500", "our adviser").contains("from 1 to 72"));
+    assertTrue(limit("SCRAPINGS", "12", "notice of the port health office").contains("Set: "));
+    String page = page("ines", "/dock/rules");
+    assertTrue(page.contains("notice of the port health office"), page);
+    assertTrue(page.contains("12 hours"), page);
+    assertTrue(page.contains("Starting estimate"), "the others are not the house's yet");
+  }
+
+  @Test
+  public void aProbeCurveDecidesAndSaysTheEarliestHour() throws Exception {
+    long lot = fresh("pollack");
+    String short12 = "2026-11-25 18:00 -21\n21:00 -22\n2026-11-26 00:00 -22\n06:00 -22";
+    curve(lot, short12);
+    assertEquals(lots.get(lot).rawGate(), Optional.of(RawGate.FREEZING_NEEDED));
+    String wrong = curve(lot, "2026-11-25 18:00 -21\nover night");
+    assertTrue(wrong.contains("Line 2 of the curve"), wrong);
+    assertTrue(wrong.contains("over night</textarea>"), "what was typed stays");
+    assertEquals(lots.get(lot).papers().records().size(), 1);
+    curve(lot, short12 + "\n12:00 -22\n18:00 -21");
+    assertEquals(lots.get(lot).rawGate(), Optional.of(RawGate.FROZEN));
+    String page = page("ines", "/dock/" + lot);
+    assertTrue(page.contains("Raw from Thu 26 Nov, 18:00"), page);
+    assertTrue(page.contains("6 readings over 24 hours, coldest −22.0 °C"), page);
+    assertTrue(page("ines", "/dock/" + lot + "/passport").contains("from Thu 26 Nov, 18:00"));
+  }
+
+  private String curve(long lot, String curve) throws Exception {
+    return follow(
+        "ines",
+        "/dock/" + lot + "/frozen",
+        "id",
+        UUID.randomUUID().toString(),
+        "core",
+        "-21",
+        "hours",
+        "48",
+        "curve",
+        curve);
+  }
+
+  @Test
+  public void aRecordOfAPartTheLotDoesNotHaveIsRefused() throws Exception {
+    long lot = fresh("pollack");
+    froze(lot, "fillet-of-another", "-22", "26");
+    assertEquals(lots.get(lot).papers().records(), List.of());
   }
 }

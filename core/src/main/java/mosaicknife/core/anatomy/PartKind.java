@@ -54,6 +54,8 @@ public record PartKind(
     PORTION,
     /** What is squared off a cut. */
     TRIM,
+    /** Scraped flesh: much surface, warm from the hand, keeps for hours. */
+    SCRAPED,
     /** Bones a stock is made of. */
     STOCK_BONES,
     /** Neither bones for a stock nor a by-product that a plan of purchase counts. */

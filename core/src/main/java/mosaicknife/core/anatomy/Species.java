@@ -70,6 +70,14 @@ public record Species(
     WAX_ESTER,
     /** Sharp spines or thorns. */
     SPINES,
+    /** Spines with venom, also of a dead fish. */
+    VENOM,
+    /** Blood and slime that harm eyes and cuts until they are cooked. */
+    TOXIC_BLOOD,
+    /** Teeth that cut, also of a dead fish. */
+    TEETH,
+    /** Turns to ammonia: smell it before anything else. */
+    AMMONIA,
     /** Skin that tears: sharpen between fish. */
     THIN_SKIN,
     /** Usually farmed: poor stock. */

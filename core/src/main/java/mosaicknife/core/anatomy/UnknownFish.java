@@ -22,9 +22,42 @@ import mosaicknife.core.quantity.Mass;
  * @param flesh its flesh
  * @param one what one weighs
  * @param skin what a finger and a knife find on its outside and in the fillet
+ * @param kin which family it may belong to: it takes over what can hurt in that one
  */
 public record UnknownFish(
-    BodyPlan plan, Ribs ribs, HeadSize head, Eating.Flesh flesh, Mass one, Skin skin) {
+    BodyPlan plan, Ribs ribs, HeadSize head, Eating.Flesh flesh, Mass one, Skin skin, Kin kin) {
+
+  /** Which family a fish may belong to, and what can hurt in it. */
+  public enum Kin {
+    /** None of these, as far as anybody can tell. */
+    NONE,
+    /** Tunas, mackerels, jacks, mahi. */
+    TUNA(Trait.HISTAMINE, Trait.DARK_MUSCLE),
+    /** Herrings, sardines, anchovies. */
+    HERRING(Trait.HISTAMINE),
+    /** Scorpionfish, rockfish, weevers, stargazers. */
+    SCORPIONFISH(Trait.SPINES, Trait.VENOM),
+    /** Catfish. */
+    CATFISH(Trait.SPINES, Trait.VENOM),
+    /** Eels and morays. */
+    EEL(Trait.TOXIC_BLOOD, Trait.TEETH),
+    /** Sharks. */
+    SHARK(Trait.AMMONIA, Trait.TEETH),
+    /** Skates and rays; stingrays have a venomous sting. */
+    RAY(Trait.SPINES, Trait.VENOM, Trait.AMMONIA),
+    /** Fish of warm reefs: groupers, snappers, barracudas, parrotfish, jacks. */
+    REEF(Trait.SPINES, Trait.REEF_TOXIN, Trait.HISTAMINE),
+    /** Black, oily fish from the deep: escolars. */
+    ESCOLAR(Trait.WAX_ESTER, Trait.HISTAMINE),
+    /** Round fish that blow themselves up, boxes with fish in them, sunfish: not supported. */
+    PUFFER;
+
+    private final Set<Trait> traits;
+
+    Kin(Trait... traits) {
+      this.traits = Set.of(traits);
+    }
+  }
 
   /**
    * What a finger and a knife find on the outside and in the fillet.
@@ -74,7 +107,9 @@ public record UnknownFish(
   /** What cannot be right about it. */
   public enum Problem {
     /** Nobody cuts a fish of that mass: least, most. */
-    MASS
+    MASS,
+    /** Its family is not supported. */
+    REFUSED_FAMILY
   }
 
   /** Refuses what is missing. */
@@ -85,14 +120,19 @@ public record UnknownFish(
     Check.notNull(flesh, "flesh");
     Check.notNull(one, "mass");
     Check.notNull(skin, "skin");
+    Check.notNull(kin, "kin");
   }
 
   /**
-   * Looks at the mass.
+   * Looks at what was seen.
    *
-   * @return that no fish to be cut weighs so; empty if one may
+   * @return that no fish to be cut weighs so, or that only licensed handlers may break its family;
+   *     empty if it may be made
    */
   public Optional<Finding> problem() {
+    if (kin == Kin.PUFFER) {
+      return Optional.of(Finding.of(Problem.REFUSED_FAMILY).at("kin"));
+    }
     return one.compareTo(LIGHTEST) < 0 || one.compareTo(HEAVIEST) > 0
         ? Optional.of(Finding.of(Problem.MASS, LIGHTEST, HEAVIEST).at("mass"))
         : Optional.empty();
@@ -133,6 +173,7 @@ public record UnknownFish(
 
   private Set<Trait> traits() {
     Set<Trait> traits = EnumSet.of(Trait.PARASITES);
+    traits.addAll(kin.traits);
     if (flesh == Eating.Flesh.OILY) {
       traits.add(Trait.HISTAMINE);
     }

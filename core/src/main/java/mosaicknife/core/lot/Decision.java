@@ -17,6 +17,8 @@ public record Decision(What what, Optional<Mass> mass, List<LotPart> parts) {
 
   /** What is to be decided; the most pressing first. */
   public enum What {
+    /** It came or stood too warm: nothing of it is used before somebody looked at it. */
+    TOO_WARM(Station.DOCK),
     /** The tally is over the fish. */
     TALLY_OVER(Station.BENCH),
     /** More is missing than drip and scales explain. */
@@ -57,6 +59,9 @@ public record Decision(What what, Optional<Mass> mass, List<LotPart> parts) {
     List<Decision> decisions = new ArrayList<>();
     if (sheet.lot().isFinished()) {
       return decisions;
+    }
+    if (sheet.lot().hold().isPresent()) {
+      decisions.add(new Decision(What.TOO_WARM, Optional.empty(), List.of()));
     }
     Verdict verdict = sheet.balance().verdict();
     Optional<Mass> off = Optional.of(sheet.balance().remainder().abs());

@@ -1,10 +1,14 @@
 package mosaicknife.core.lot;
 
 import java.math.RoundingMode;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.anatomy.State;
@@ -12,12 +16,16 @@ import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.LotCost;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.Limit;
+import mosaicknife.core.safety.Limits;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.safety.RawPapers;
 
@@ -36,6 +44,7 @@ import mosaicknife.core.safety.RawPapers;
  * @param inspection the newest inspection, if there was one
  * @param credited what the supplier credits
  * @param papers what may open its raw gate
+ * @param cold how cold it was kept
  * @param version counts changes, so that a stale page is noticed
  */
 public record Lot(
@@ -51,6 +60,7 @@ public record Lot(
     Optional<Inspection> inspection,
     ExactMoney credited,
     RawPapers papers,
+    ColdChain cold,
     int version) {
 
   /** Refuses what is missing. */
@@ -66,6 +76,7 @@ public record Lot(
     Check.notNull(inspection, "inspection");
     Check.notNull(credited, "credit");
     Check.notNull(papers, "papers");
+    Check.notNull(cold, "cold chain");
   }
 
   /**
@@ -243,7 +254,72 @@ public record Lot(
    */
   public Optional<RawGate> rawGate(Optional<String> part) {
     boolean measured = arrival().temperature().isPresent();
-    return fitness().map(fit -> RawGate.of(fit, measured, papers, part));
+    return fitness()
+        .map(fit -> hold().isPresent() || isNeverRaw() ? Fitness.REFUSE : fit)
+        .map(fit -> RawGate.of(fit, measured, papers, part));
+  }
+
+  /** Blood that harms until it is cooked is no matter of freezing. */
+  private boolean isNeverRaw() {
+    return species().traits().contains(Trait.TOXIC_BLOOD);
+  }
+
+  /** Why a lot is held. */
+  public enum Hold {
+    /** It came warmer than the house allows: the temperature, the limit. */
+    CAME_WARM,
+    /** It stood warm longer than the house allows: the minutes, the limit. */
+    STOOD_WARM
+  }
+
+  /**
+   * Returns why the lot is held until somebody looks at it and decides: it came too warm, or it is
+   * a histamine fish that stood warm too long in all.
+   *
+   * @return the reason; empty if it is not held, or an inspection after it decided
+   */
+  public Optional<Finding> hold() {
+    Limits limits = cold.limits();
+    Temperature most =
+        limits.temperature(isHistamineWatched() ? Limit.HISTAMINE_TEMPERATURE : Limit.WARM);
+    Optional<Temperature> came = arrival().temperature().filter(t -> t.compareTo(most) > 0);
+    if (came.isPresent() && inspection.isEmpty()) {
+      return Optional.of(Finding.of(Hold.CAME_WARM, came.get(), most));
+    }
+    int allowed = limits.value(Limit.HISTAMINE_TIME);
+    boolean decided =
+        inspection
+            .filter(seen -> cold.warm().stream().noneMatch(warm -> warm.at().isAfter(seen.at())))
+            .isPresent();
+    return isHistamineWatched() && cold.minutes() > allowed && !decided
+        ? Optional.of(Finding.of(Hold.STOOD_WARM, cold.minutes(), allowed))
+        : Optional.empty();
+  }
+
+  /**
+   * Returns the day by which a part is to be used: as long as the signs and the temperature at the
+   * inspection gave the fish, and no longer than the house lets scrapings lie.
+   *
+   * @param part the part
+   * @return the moment; empty if nothing is known of it
+   */
+  public Optional<Instant> useBy(LotPart part) {
+    Optional<Instant> fish =
+        inspection.flatMap(
+            seen ->
+                seen.daysLeft().isPresent()
+                    ? Optional.of(
+                        seen.at().plusSeconds((long) (seen.daysLeft().getAsDouble() * 86_400)))
+                    : Optional.empty());
+    if (!part.kind().is(PartKind.Trait.SCRAPED)) {
+      return fish;
+    }
+    Optional<Instant> scraped =
+        part.taken().stream()
+            .map(Weighing::at)
+            .min(Comparator.naturalOrder())
+            .map(at -> at.plus(Duration.ofHours(cold.limits().value(Limit.SCRAPINGS))));
+    return Stream.concat(fish.stream(), scraped.stream()).min(Comparator.naturalOrder());
   }
 
   /**

@@ -168,6 +168,15 @@ public record LotPart(
   }
 
   /**
+   * Returns its slot, as papers ask for it that may be of a part or of the whole lot.
+   *
+   * @return the slot, always there
+   */
+  public Optional<String> optionalSlot() {
+    return Optional.of(slot());
+  }
+
+  /**
    * Returns how much one weighing of it may differ by the norm. Fish of one lot differ in size too
    * where each was not weighed.
    *

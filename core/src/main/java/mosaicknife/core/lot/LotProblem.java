@@ -42,6 +42,8 @@ public enum LotProblem {
   HELD_WITHOUT_PLACE,
   /** The day to use it by has passed. */
   HELD_PAST,
+  /** Somebody has to look at the lot and decide first: its number. */
+  LOT_HELD,
   /** A claim about more than was invoiced. */
   CLAIM_ABOVE_LOT,
   /** A claim without mass or amount. */

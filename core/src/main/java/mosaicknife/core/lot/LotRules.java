@@ -189,6 +189,19 @@ public final class LotRules {
   }
 
   /**
+   * Looks whether parts of a lot may be given a purpose while somebody has to decide about it.
+   *
+   * @param lot the lot
+   * @param purpose the purpose
+   * @return that it is held, unless it is thrown away
+   */
+  public static Optional<Finding> held(Lot lot, Purpose purpose) {
+    return purpose.isUsed() && lot.hold().isPresent()
+        ? found(LotProblem.LOT_HELD, "", lot.id())
+        : Optional.empty();
+  }
+
+  /**
    * Looks whether a part may go to a dish that is raw, cured or underdone.
    *
    * @param part the name of the part

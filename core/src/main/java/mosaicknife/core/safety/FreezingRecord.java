@@ -14,6 +14,7 @@ import mosaicknife.core.quantity.Temperature;
  * @param core the temperature of the core that was held
  * @param hours how long it was held, from 1
  * @param thickness how thick the piece was where it is thickest, if that was measured
+ * @param curve what a probe in the core read, if one was in; it then says how long it was held
  * @param by who measured it
  * @param at when it was written down
  */
@@ -22,6 +23,7 @@ public record FreezingRecord(
     Temperature core,
     int hours,
     Optional<Length> thickness,
+    Optional<ProbeCurve> curve,
     String by,
     Instant at) {
 
@@ -38,6 +40,7 @@ public record FreezingRecord(
     Check.notNull(part, "part");
     Check.notNull(core, "temperature");
     Check.notNull(thickness, "thickness");
+    Check.notNull(curve, "curve");
   }
 
   /**

@@ -1,5 +1,6 @@
 package mosaicknife.core.safety;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
@@ -46,17 +47,25 @@ public record FreezingRule(
   }
 
   /**
-   * Returns whether a record meets this pair.
+   * Returns when a record meets this pair: by its curve if there is one, else as it was written
+   * down.
    *
    * @param record what was measured
-   * @return true if it was as cold for as long, and not thicker where that is said
+   * @return the moment; empty if it was not as cold for as long, or thicker where that is said
    */
-  public boolean isMetBy(FreezingRecord record) {
-    return record.core().compareTo(atMost) <= 0
-        && record.hours() >= hours
-        && thickest
+  public Optional<Instant> metAt(FreezingRecord record) {
+    boolean thin =
+        thickest
             .map(most -> record.thickness().filter(t -> t.compareTo(most) <= 0).isPresent())
             .orElse(true);
+    if (!thin) {
+      return Optional.empty();
+    }
+    if (record.curve().isPresent()) {
+      return record.curve().get().heldBy(atMost, hours);
+    }
+    boolean held = record.core().compareTo(atMost) <= 0 && record.hours() >= hours;
+    return held ? Optional.of(record.at()) : Optional.empty();
   }
 
   /**

@@ -25,17 +25,6 @@ import mosaicknife.core.quantity.Temperature;
 public record Freshness(
     double demerits, OptionalDouble daysLeft, Fitness proposal, List<Finding> reasons) {
 
-  /** Up to this a fish passes as fresh enough for raw; a starting estimate. */
-  private static final double RAW_UP_TO = 0.16;
-
-  private static final double COOK_UP_TO = 0.5;
-  private static final double POT_UP_TO = 0.68;
-
-  /** Above this a histamine fish has no safe proposal without its temperature record. */
-  static final Temperature HISTAMINE_LIMIT = Temperature.ofCelsius(4);
-
-  private static final Temperature WARM = Temperature.ofCelsius(7);
-
   /** Why a lot is judged as it is. */
   public enum Reason {
     /** The weighted demerits: percent of all possible, group of fish. */
@@ -48,6 +37,8 @@ public record Freshness(
     NOT_MEASURED,
     /** A histamine fish came too warm: temperature, limit. */
     HISTAMINE,
+    /** A histamine fish stood warm too long in all: minutes, limit. */
+    HISTAMINE_TIME,
     /** Too warm for raw: temperature. */
     WARM
   }
@@ -68,11 +59,18 @@ public record Freshness(
    * @param grades the grade of each sign, 0 (best) to 3 (worst); signs on a missing head are
    *     ignored
    * @param temperature the temperature at receipt, if it was measured
+   * @param warm how many minutes it stood above the limit of histamine in all, from 0
+   * @param limits the limits of the house
    * @return the judgement
    * @throws IllegalArgumentException if a sign that is there has no grade or one out of range
    */
   public static Freshness of(
-      Species species, State state, Map<Sign, Integer> grades, Optional<Temperature> temperature) {
+      Species species,
+      State state,
+      Map<Sign, Integer> grades,
+      Optional<Temperature> temperature,
+      int warm,
+      Limits limits) {
     FreshnessGroup group = FreshnessGroup.of(species);
     double sum = 0;
     double most = 0;
@@ -90,11 +88,12 @@ public record Freshness(
       proposal = Fitness.stricter(proposal, worstAlone(sign, grade, reasons));
     }
     double demerits = sum / most;
-    proposal = Fitness.stricter(proposal, byDemerits(demerits));
+    proposal = Fitness.stricter(proposal, byDemerits(demerits, limits));
     reasons.add(0, Finding.of(Reason.DEMERITS, Math.round(demerits * 100), group));
-    proposal = Fitness.stricter(proposal, byTemperature(species, temperature, reasons));
+    proposal = Fitness.stricter(proposal, byTemperature(species, temperature, limits, reasons));
+    proposal = Fitness.stricter(proposal, byTime(species, warm, limits, reasons));
     return new Freshness(
-        demerits, daysLeft(group, demerits, proposal, temperature), proposal, reasons);
+        demerits, daysLeft(group, demerits, proposal, temperature, limits), proposal, reasons);
   }
 
   /**
@@ -103,7 +102,11 @@ public record Freshness(
    * °C (Ratkowsky et al., Journal of Bacteriology 149, 1982).
    */
   private static OptionalDouble daysLeft(
-      FreshnessGroup group, double demerits, Fitness proposal, Optional<Temperature> temperature) {
+      FreshnessGroup group,
+      double demerits,
+      Fitness proposal,
+      Optional<Temperature> temperature,
+      Limits limits) {
     if (proposal == Fitness.REFUSE) {
       return OptionalDouble.of(0);
     }
@@ -111,7 +114,8 @@ public record Freshness(
       return OptionalDouble.empty();
     }
     double rate = Math.pow(1 + Math.max(0, temperature.get().tenths() / 10.0) / 10, 2);
-    return OptionalDouble.of(Math.max(0, group.daysOnIce() * (1 - demerits / POT_UP_TO)) / rate);
+    double onIce = limits.value(group.daysOnIce()) * (1 - demerits / limits.share(Limit.SIGNS_POT));
+    return OptionalDouble.of(Math.max(0, onIce) / rate);
   }
 
   /**
@@ -141,32 +145,42 @@ public record Freshness(
     return Fitness.RAW;
   }
 
-  private static Fitness byDemerits(double demerits) {
-    if (demerits <= RAW_UP_TO) {
+  private static Fitness byDemerits(double demerits, Limits limits) {
+    if (demerits <= limits.share(Limit.SIGNS_RAW)) {
       return Fitness.RAW;
     }
-    if (demerits <= COOK_UP_TO) {
+    if (demerits <= limits.share(Limit.SIGNS_COOK)) {
       return Fitness.COOK;
     }
-    return demerits <= POT_UP_TO ? Fitness.POT : Fitness.REFUSE;
+    return demerits <= limits.share(Limit.SIGNS_POT) ? Fitness.POT : Fitness.REFUSE;
   }
 
   private static Fitness byTemperature(
-      Species species, Optional<Temperature> temperature, List<Finding> reasons) {
+      Species species, Optional<Temperature> temperature, Limits limits, List<Finding> reasons) {
     boolean histamine = species.traits().contains(Trait.HISTAMINE);
     if (temperature.isEmpty()) {
       reasons.add(Finding.of(Reason.NOT_MEASURED));
       return Fitness.COOK;
     }
     Temperature measured = temperature.get();
-    if (histamine && measured.compareTo(HISTAMINE_LIMIT) > 0) {
-      reasons.add(Finding.of(Reason.HISTAMINE, measured, HISTAMINE_LIMIT));
+    Temperature cold = limits.temperature(Limit.HISTAMINE_TEMPERATURE);
+    if (histamine && measured.compareTo(cold) > 0) {
+      reasons.add(Finding.of(Reason.HISTAMINE, measured, cold));
       return Fitness.REFUSE;
     }
-    if (measured.compareTo(WARM) > 0) {
+    if (measured.compareTo(limits.temperature(Limit.WARM)) > 0) {
       reasons.add(Finding.of(Reason.WARM, measured));
       return Fitness.COOK;
     }
     return Fitness.RAW;
+  }
+
+  /** Histamine does not go away: all the time that a fish stood warm counts together. */
+  private static Fitness byTime(Species species, int warm, Limits limits, List<Finding> reasons) {
+    if (!species.traits().contains(Trait.HISTAMINE) || warm <= limits.value(Limit.HISTAMINE_TIME)) {
+      return Fitness.RAW;
+    }
+    reasons.add(Finding.of(Reason.HISTAMINE_TIME, warm, limits.value(Limit.HISTAMINE_TIME)));
+    return Fitness.REFUSE;
   }
 }

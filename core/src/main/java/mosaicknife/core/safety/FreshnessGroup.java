@@ -11,17 +11,17 @@ import mosaicknife.core.anatomy.Species;
  */
 public enum FreshnessGroup {
   /** White fish: cod, hake, bream. */
-  WHITE(12, Map.of(Sign.GILLS, 1.5, Sign.SMELL, 1.5)),
+  WHITE(Limit.DAYS_WHITE, Map.of(Sign.GILLS, 1.5, Sign.SMELL, 1.5)),
   /** Flatfish keep longest. */
-  FLAT(14, Map.of(Sign.SMELL, 1.5, Sign.FLESH, 1.2)),
+  FLAT(Limit.DAYS_FLAT, Map.of(Sign.SMELL, 1.5, Sign.FLESH, 1.2)),
   /** Oily fish turn quickly, and the belly goes first. */
-  OILY(7, Map.of(Sign.BELLY, 1.6, Sign.SMELL, 1.8)),
+  OILY(Limit.DAYS_OILY, Map.of(Sign.BELLY, 1.6, Sign.SMELL, 1.8)),
   /** Rays and sharks: ammonia tells before anything else. */
-  CARTILAGE(8, Map.of(Sign.SMELL, 2.5)),
+  CARTILAGE(Limit.DAYS_CARTILAGE, Map.of(Sign.SMELL, 2.5)),
   /** Salmon, trout, char and whitefish, fed before slaughter or not. */
-  SALMON(13, Map.of(Sign.GILLS, 1.3, Sign.FLESH, 1.3)),
+  SALMON(Limit.DAYS_SALMON, Map.of(Sign.GILLS, 1.3, Sign.FLESH, 1.3)),
   /** Tunas and their kin, billfish: the flesh tells more than the eyes. */
-  TUNA(9, Map.of(Sign.FLESH, 1.6, Sign.SMELL, 1.6, Sign.EYES, 0.7));
+  TUNA(Limit.DAYS_TUNA, Map.of(Sign.FLESH, 1.6, Sign.SMELL, 1.6, Sign.EYES, 0.7));
 
   private static final Map<String, FreshnessGroup> BY_GENUS = new HashMap<>();
 
@@ -40,20 +40,20 @@ public enum FreshnessGroup {
     }
   }
 
-  private final int daysOnIce;
+  private final Limit daysOnIce;
   private final Map<Sign, Double> weights;
 
-  FreshnessGroup(int daysOnIce, Map<Sign, Double> weights) {
+  FreshnessGroup(Limit daysOnIce, Map<Sign, Double> weights) {
     this.daysOnIce = daysOnIce;
     this.weights = Map.copyOf(weights);
   }
 
   /**
-   * Returns how many days a perfect fish keeps on ice.
+   * Returns which limit says how many days a perfect fish keeps on ice.
    *
-   * @return the days, a starting estimate
+   * @return the limit
    */
-  public int daysOnIce() {
+  public Limit daysOnIce() {
     return daysOnIce;
   }
 

@@ -37,7 +37,7 @@ public enum RawGate {
     if (!measured) {
       return NOT_MEASURED;
     }
-    if (papers.metBy(part).isPresent()) {
+    if (papers.frozenBy(part).isPresent()) {
       return FROZEN;
     }
     return papers.exemptions().isEmpty() ? FREEZING_NEEDED : EXEMPT;

@@ -1,5 +1,7 @@
 package mosaicknife.core.safety;
 
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -24,15 +26,15 @@ public record RawPapers(
   }
 
   /**
-   * Finds a record that meets a pair of the house.
+   * Finds the moment from which a part meets a pair of the house: the earliest hour of service.
    *
    * @param part the part, or empty for the whole lot
-   * @return the record: of the whole lot, or of this part
+   * @return the moment, by a record of the whole lot or of this part; empty if none meets a pair
    */
-  public Optional<FreezingRecord> metBy(Optional<String> part) {
+  public Optional<Instant> frozenBy(Optional<String> part) {
     return records.stream()
         .filter(record -> record.part().isEmpty() || record.part().equals(part))
-        .filter(record -> rules.stream().anyMatch(rule -> rule.isMetBy(record)))
-        .findFirst();
+        .flatMap(record -> rules.stream().flatMap(rule -> rule.metAt(record).stream()))
+        .min(Comparator.naturalOrder());
   }
 }

@@ -19,6 +19,10 @@ public class UnknownFishTest {
   private static final List<Share> USUAL = CATALOGUE.usualShares(ROUND);
 
   private static UnknownFish fish(Eating.Flesh flesh, int grams) {
+    return fish(flesh, grams, UnknownFish.Kin.NONE);
+  }
+
+  private static UnknownFish fish(Eating.Flesh flesh, int grams, UnknownFish.Kin kin) {
     return new UnknownFish(
         ROUND,
         Ribs.USUAL,
@@ -26,7 +30,25 @@ public class UnknownFishTest {
         flesh,
         Mass.ofGrams(grams),
         new UnknownFish.Skin(
-            Eating.Scales.MANY, Eating.Skin.CRISP, true, UnknownFish.PinBones.THROUGHOUT));
+            Eating.Scales.MANY, Eating.Skin.CRISP, true, UnknownFish.PinBones.THROUGHOUT),
+        kin);
+  }
+
+  @Test
+  public void itTakesOverWhatCanHurtInItsFamily() {
+    assertEquals(
+        fish(Eating.Flesh.WHITE, 500, UnknownFish.Kin.SCORPIONFISH)
+            .toSpecies("d", "D", USUAL)
+            .traits(),
+        Set.of(Trait.PARASITES, Trait.THIN_SKIN, Trait.SPINES, Trait.VENOM));
+    assertTrue(
+        fish(Eating.Flesh.WHITE, 500, UnknownFish.Kin.REEF)
+            .toSpecies("e", "E", USUAL)
+            .traits()
+            .contains(Trait.REEF_TOXIN));
+    assertEquals(
+        fish(Eating.Flesh.WHITE, 500, UnknownFish.Kin.PUFFER).problem().orElseThrow().what(),
+        UnknownFish.Problem.REFUSED_FAMILY);
   }
 
   @Test

@@ -349,6 +349,7 @@ final class TestLot {
             inspection,
             ExactMoney.zero(EUR),
             RawPapers.NONE,
+            ColdChain.UNBROKEN,
             0);
     return LotSheet.of(lot, plan, parts, weighings, HouseNorms.STARTING);
   }

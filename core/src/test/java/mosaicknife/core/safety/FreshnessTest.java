@@ -33,7 +33,7 @@ public class FreshnessTest {
 
   @Test
   public void aPerfectFishKeepsLongestAndMayBeRaw() {
-    Freshness perfect = Freshness.of(HAKE, State.GUTTED, all(0), COLD);
+    Freshness perfect = judged(HAKE, State.GUTTED, all(0), COLD);
     assertEquals(perfect.demerits(), 0.0);
     // 12 days on melting ice, at 1 °C by the rate (1 + 0.1)²
     assertEquals(perfect.daysLeft().orElseThrow(), 12 / 1.21, 1e-9);
@@ -46,19 +46,19 @@ public class FreshnessTest {
     slightly.put(Sign.EYES, 1);
     slightly.put(Sign.SKIN, 1);
     slightly.put(Sign.BELLY, 1);
-    Freshness judged = Freshness.of(HAKE, State.GUTTED, slightly, COLD);
+    Freshness judged = judged(HAKE, State.GUTTED, slightly, COLD);
     // weights: gills and smell 1.5, four others 1: 3 of 21 demerits
     assertEquals(judged.demerits(), 3 / 21.0, 1e-9);
     assertEquals(judged.daysLeft().orElseThrow(), 12 * (1 - 3 / 21.0 / 0.68) / 1.21, 1e-9);
     assertEquals(judged.proposal(), Fitness.RAW);
-    assertEquals(Freshness.of(HAKE, State.GUTTED, all(1), COLD).proposal(), Fitness.COOK);
+    assertEquals(judged(HAKE, State.GUTTED, all(1), COLD).proposal(), Fitness.COOK);
   }
 
   @Test
   public void oneBadSignDecidesAlone() {
     Map<Sign, Integer> rank = all(0);
     rank.put(Sign.SMELL, 3);
-    Freshness judged = Freshness.of(HAKE, State.GUTTED, rank, COLD);
+    Freshness judged = judged(HAKE, State.GUTTED, rank, COLD);
     assertEquals(judged.proposal(), Fitness.REFUSE);
     assertEquals(judged.daysLeft().orElseThrow(), 0.0);
     assertTrue(
@@ -68,8 +68,8 @@ public class FreshnessTest {
         judged.toString());
     Map<Sign, Integer> soft = all(0);
     soft.put(Sign.FLESH, 2);
-    assertEquals(Freshness.of(HAKE, State.GUTTED, soft, COLD).proposal(), Fitness.POT);
-    assertEquals(Freshness.of(HAKE, State.GUTTED, all(3), COLD).proposal(), Fitness.REFUSE);
+    assertEquals(judged(HAKE, State.GUTTED, soft, COLD).proposal(), Fitness.POT);
+    assertEquals(judged(HAKE, State.GUTTED, all(3), COLD).proposal(), Fitness.REFUSE);
   }
 
   @Test
@@ -77,45 +77,40 @@ public class FreshnessTest {
     Map<Sign, Integer> grades = all(0);
     grades.remove(Sign.EYES);
     grades.remove(Sign.GILLS);
-    assertEquals(Freshness.of(HAKE, State.HEADED_AND_GUTTED, grades, COLD).proposal(), Fitness.RAW);
-    assertThrows(
-        IllegalArgumentException.class, () -> Freshness.of(HAKE, State.GUTTED, grades, COLD));
+    assertEquals(judged(HAKE, State.HEADED_AND_GUTTED, grades, COLD).proposal(), Fitness.RAW);
+    assertThrows(IllegalArgumentException.class, () -> judged(HAKE, State.GUTTED, grades, COLD));
     assertFalse(Freshness.isThere(Sign.GILLS, State.GUTTED_AND_GILLED));
     assertTrue(Freshness.isThere(Sign.EYES, State.GUTTED_AND_GILLED));
     Map<Sign, Integer> tooMuch = all(0);
     tooMuch.put(Sign.SKIN, 4);
-    assertThrows(
-        IllegalArgumentException.class, () -> Freshness.of(HAKE, State.GUTTED, tooMuch, COLD));
+    assertThrows(IllegalArgumentException.class, () -> judged(HAKE, State.GUTTED, tooMuch, COLD));
   }
 
   @Test
   public void aWarmHistamineFishIsRefusedAndAnUnmeasuredOneIsNotRaw() {
-    Freshness warm =
-        Freshness.of(MACKEREL, State.UNGUTTED, all(0), Optional.of(new Temperature(52)));
+    Freshness warm = judged(MACKEREL, State.UNGUTTED, all(0), Optional.of(new Temperature(52)));
     assertEquals(warm.proposal(), Fitness.REFUSE);
     assertEquals(
         warm.reasons().get(1),
         Finding.of(Reason.HISTAMINE, new Temperature(52), new Temperature(40)));
     assertEquals(
-        Freshness.of(MACKEREL, State.UNGUTTED, all(0), Optional.empty()).proposal(), Fitness.COOK);
-    assertEquals(Freshness.of(MACKEREL, State.UNGUTTED, all(0), COLD).proposal(), Fitness.RAW);
+        judged(MACKEREL, State.UNGUTTED, all(0), Optional.empty()).proposal(), Fitness.COOK);
+    assertEquals(judged(MACKEREL, State.UNGUTTED, all(0), COLD).proposal(), Fitness.RAW);
     assertEquals(
-        Freshness.of(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(8))).proposal(),
+        judged(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(8))).proposal(),
         Fitness.COOK);
   }
 
   @Test
   public void withoutATemperatureNothingIsSaidOfDaysAndNothingIsRaw() {
-    Freshness unmeasured = Freshness.of(HAKE, State.GUTTED, all(0), Optional.empty());
+    Freshness unmeasured = judged(HAKE, State.GUTTED, all(0), Optional.empty());
     assertTrue(unmeasured.daysLeft().isEmpty());
     assertEquals(unmeasured.proposal(), Fitness.COOK);
     assertTrue(unmeasured.reasons().contains(Finding.of(Reason.NOT_MEASURED)));
     // at 15 °C a fish ages (1 + 1.5)² = 6.25 times as fast
-    Freshness warm =
-        Freshness.of(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(15)));
+    Freshness warm = judged(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(15)));
     assertEquals(warm.daysLeft().orElseThrow(), 12 / 6.25, 1e-9);
-    Freshness frozen =
-        Freshness.of(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(-2)));
+    Freshness frozen = judged(HAKE, State.GUTTED, all(0), Optional.of(Temperature.ofCelsius(-2)));
     assertEquals(frozen.daysLeft().orElseThrow(), 12, 1e-9, "no longer than on ice");
   }
 
@@ -213,5 +208,33 @@ public class FreshnessTest {
       grades.put(sign, grade);
     }
     return grades;
+  }
+
+  private static Freshness judged(
+      Species species, State state, Map<Sign, Integer> grades, Optional<Temperature> temperature) {
+    return Freshness.of(species, state, grades, temperature, 0, Limits.STARTING);
+  }
+
+  @Test
+  public void histamineTimeAddsUpAndTheLimitIsTheHouses() {
+    Map<Sign, Integer> best = all(0);
+    assertEquals(fitness(MACKEREL, best, COLD, 120, Limits.STARTING), Fitness.RAW);
+    assertEquals(fitness(MACKEREL, best, COLD, 121, Limits.STARTING), Fitness.REFUSE);
+    Limits stricter =
+        new Limits(
+            Map.of(
+                Limit.HISTAMINE_TIME,
+                new Limits.Setting(30, "our adviser", LocalDate.of(2026, 11, 1))));
+    assertEquals(fitness(MACKEREL, best, COLD, 31, stricter), Fitness.REFUSE);
+    assertEquals(fitness(HAKE, best, COLD, 600, Limits.STARTING), Fitness.RAW, "no histamine fish");
+  }
+
+  private static Fitness fitness(
+      Species species,
+      Map<Sign, Integer> grades,
+      Optional<Temperature> temperature,
+      int warm,
+      Limits limits) {
+    return Freshness.of(species, State.GUTTED, grades, temperature, warm, limits).proposal();
   }
 }

@@ -38,6 +38,7 @@ public class RawGateTest {
         Temperature.ofCelsius(celsius),
         hours,
         thickness.isEmpty() ? Optional.empty() : Optional.of(Length.parse(thickness)),
+        Optional.empty(),
         "Ines Varga",
         Instant.EPOCH);
   }

@@ -1,0 +1,163 @@
+package mosaicknife.app.dock;
+
+import java.util.Arrays;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.dock.FormReply.Form;
+import mosaicknife.app.lot.ColdChainKeeper;
+import mosaicknife.app.lot.LotInspector;
+import mosaicknife.app.lot.RawGateKeeper;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Typed;
+import mosaicknife.app.shared.Words;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.quantity.Length;
+import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.FreezingRule;
+import mosaicknife.core.safety.LengthRule.Basis;
+import mosaicknife.core.safety.Limit;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The house's own rules: limits, freezing for raw, lengths. */
+@Controller
+class RulesController {
+
+  private final LotInspector inspections;
+  private final RawGateKeeper gates;
+  private final ColdChainKeeper cold;
+  private final CatalogueEditor catalogue;
+  private final FormReply reply;
+  private final Words words;
+
+  RulesController(
+      LotInspector inspections,
+      RawGateKeeper gates,
+      ColdChainKeeper cold,
+      CatalogueEditor catalogue,
+      FormReply reply,
+      Words words) {
+    this.inspections = inspections;
+    this.gates = gates;
+    this.cold = cold;
+    this.catalogue = catalogue;
+    this.reply = reply;
+    this.words = words;
+  }
+
+  @GetMapping("/dock/rules")
+  String rules(Model model) {
+    model.addAttribute("limits", cold.rows());
+    model.addAttribute("rules", inspections.rules());
+    model.addAttribute("freezing", gates.rules());
+    model.addAttribute("bases", Basis.values());
+    return "dock/rules";
+  }
+
+  @PostMapping("/dock/rules/limit")
+  String setLimit(
+      @RequestParam(defaultValue = "") String which,
+      @RequestParam(defaultValue = "") String value,
+      @RequestParam(defaultValue = "") String source,
+      RedirectAttributes later) {
+    return reply.after(
+        new Form(
+            "/dock/rules#limits",
+            "typedLimit",
+            Map.of("which", which, "value", value, "source", source)),
+        later,
+        () -> {
+          Limit limit =
+              Arrays.stream(Limit.values())
+                  .filter(one -> one.name().equals(which))
+                  .findFirst()
+                  .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
+          int typed =
+              limit.unit() == Limit.Unit.TENTHS_OF_A_DEGREE
+                  ? Temperature.parse(value).tenths()
+                  : Typed.count(value, limit.least(), limit.most(), "value");
+          cold.set(limit, typed, source);
+          return words.say("dock.said.limit-set", words.say(limit));
+        });
+  }
+
+  @PostMapping("/dock/rules")
+  String keepRule(
+      @RequestParam String fish,
+      @RequestParam Basis basis,
+      @RequestParam String minimum,
+      @RequestParam String source,
+      @RequestParam String expires,
+      RedirectAttributes later) {
+    return reply.after(
+        new Form(
+            "/dock/rules#lengths",
+            "typed",
+            Map.of("fish", fish, "minimum", minimum, "source", source, "expires", expires)),
+        later,
+        () -> {
+          Species species =
+              catalogue.now().search(fish).stream()
+                  .findFirst()
+                  .filter(found -> !fish.isBlank())
+                  .orElseThrow(
+                      () -> Refusal.ofField("fish", "dock.problem.no-fish-is-called-that"));
+          inspections.keepRule(
+              species.code(), basis, Length.parse(minimum), source, Typed.day(expires, "expires"));
+          return words.say("dock.said.rule-saved", species.name());
+        });
+  }
+
+  @PostMapping("/dock/rules/{id}/drop")
+  String dropRule(@PathVariable long id) {
+    inspections.dropRule(id);
+    return "redirect:/dock/rules#lengths";
+  }
+
+  @PostMapping("/dock/rules/freezing")
+  String keepPair(
+      @RequestParam(defaultValue = "") String atMost,
+      @RequestParam(defaultValue = "") String hours,
+      @RequestParam(defaultValue = "") String thickest,
+      @RequestParam(defaultValue = "") String source,
+      @RequestParam(defaultValue = "") String expires,
+      RedirectAttributes later) {
+    Map<String, String> typed =
+        Map.of(
+            "atMost",
+            atMost,
+            "hours",
+            hours,
+            "thickest",
+            thickest,
+            "source",
+            source,
+            "expires",
+            expires);
+    return reply.after(
+        new Form("/dock/rules#freezing", "typedPair", typed),
+        later,
+        () -> {
+          Temperature held = Temperature.parse(atMost);
+          gates.keepRule(
+              held,
+              Typed.count(hours, 1, FreezingRule.MOST_HOURS, "hours"),
+              thickest.isBlank() ? Optional.empty() : Optional.of(Length.parse(thickest)),
+              source,
+              Typed.day(expires, "expires"));
+          return words.say("dock.said.pair-saved", held);
+        });
+  }
+
+  @PostMapping("/dock/rules/freezing/{id}/drop")
+  String dropPair(@PathVariable long id) {
+    gates.dropRule(id);
+    return "redirect:/dock/rules#freezing";
+  }
+}

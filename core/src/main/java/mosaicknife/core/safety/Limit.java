@@ -1,0 +1,96 @@
+package mosaicknife.core.safety;
+
+/**
+ * A figure of the house's own table that decides about safety. The starting values are starting
+ * estimates and no legal advice: the local code decides, and the owner puts its figures in.
+ */
+public enum Limit {
+  /** Above it the time of a histamine fish counts, and it is refused at the dock. */
+  HISTAMINE_TEMPERATURE(Unit.TENTHS_OF_A_DEGREE, 40, 0, 100),
+  /** How long a histamine fish may have been above that in all. */
+  HISTAMINE_TIME(Unit.MINUTES, 120, 10, 600),
+  /** Above it no fish is raw, and the lot is held until somebody decides. */
+  WARM(Unit.TENTHS_OF_A_DEGREE, 70, 0, 150),
+  /** Up to so many demerits a fish passes as fresh enough for raw. */
+  SIGNS_RAW(Unit.PERCENT, 16, 0, 100),
+  /** Up to so many it is cooked. */
+  SIGNS_COOK(Unit.PERCENT, 50, 0, 100),
+  /** Up to so many it is for the pot; beyond it is refused. */
+  SIGNS_POT(Unit.PERCENT, 68, 1, 100),
+  /** How long scrapings and paste keep: much surface, warm from the hand. */
+  SCRAPINGS(Unit.HOURS, 24, 1, 72),
+  /** How long perfect white fish keep on melting ice. */
+  DAYS_WHITE(Unit.DAYS, 12, 1, 30),
+  /** How long perfect flatfish keep. */
+  DAYS_FLAT(Unit.DAYS, 14, 1, 30),
+  /** How long perfect oily fish keep. */
+  DAYS_OILY(Unit.DAYS, 7, 1, 30),
+  /** How long perfect rays and sharks keep. */
+  DAYS_CARTILAGE(Unit.DAYS, 8, 1, 30),
+  /** How long perfect salmon, trout and char keep. */
+  DAYS_SALMON(Unit.DAYS, 13, 1, 30),
+  /** How long perfect tunas and billfish keep. */
+  DAYS_TUNA(Unit.DAYS, 9, 1, 30);
+
+  private final Unit unit;
+  private final int starting;
+  private final int least;
+  private final int most;
+
+  Limit(Unit unit, int starting, int least, int most) {
+    this.unit = unit;
+    this.starting = starting;
+    this.least = least;
+    this.most = most;
+  }
+
+  /** What a limit is counted in. */
+  public enum Unit {
+    /** Tenths of a degree Celsius. */
+    TENTHS_OF_A_DEGREE,
+    /** Minutes. */
+    MINUTES,
+    /** Hours. */
+    HOURS,
+    /** Days. */
+    DAYS,
+    /** Percent of all demerits there could be. */
+    PERCENT
+  }
+
+  /**
+   * Returns what it is counted in.
+   *
+   * @return the unit
+   */
+  public Unit unit() {
+    return unit;
+  }
+
+  /**
+   * Returns the starting value.
+   *
+   * @return a starting estimate
+   */
+  public int starting() {
+    return starting;
+  }
+
+  /**
+   * Returns the least it can be set to.
+   *
+   * @return the value
+   */
+  public int least() {
+    return least;
+  }
+
+  /**
+   * Returns the most it can be set to.
+   *
+   * @return the value
+   */
+  public int most() {
+    return most;
+  }
+}
