@@ -23,6 +23,7 @@ import mosaicknife.core.buying.Demand;
 import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.safety.Allergen;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -199,6 +200,7 @@ class BuyController {
     model.addAttribute("action", action);
     model.addAttribute("venues", houses.venues());
     model.addAttribute("specifications", Specification.values());
+    model.addAttribute("allergens", Allergen.values());
     model.addAttribute("servings", Serving.Form.values());
     return "buy/dish";
   }

@@ -1,13 +1,17 @@
 package mosaicknife.app.buy;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mosaicknife.app.house.Named;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.safety.Allergen;
 
 /**
  * A dish that is made of fish.
@@ -19,6 +23,7 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param specification how far the cuts are worked
  * @param price what the guest pays, if it is known
  * @param raw whether it is served raw, cured or underdone
+ * @param allergens what guests are told of; fish is always among them
  * @param fish the codes of the fish it may be made of, its own first
  * @param demand what is wanted in each profile that was filled in
  * @param version counts changes
@@ -31,12 +36,16 @@ public record Dish(
     Specification specification,
     Optional<ExactMoney> price,
     boolean raw,
+    Set<Allergen> allergens,
     List<String> fish,
     Map<ProfileName, Demand> demand,
     int version) {
 
   /** Copies the collections. */
   public Dish {
+    Set<Allergen> told = EnumSet.of(Allergen.FISH);
+    told.addAll(allergens);
+    allergens = Collections.unmodifiableSet(told);
     fish = List.copyOf(fish);
     demand = Map.copyOf(demand);
   }

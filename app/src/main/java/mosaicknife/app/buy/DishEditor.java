@@ -9,6 +9,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.buying.Demand;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,8 +22,14 @@ public class DishEditor {
   private final DishRepository dishes;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
+  private final ApplicationEventPublisher events;
 
-  DishEditor(DishRepository dishes, CatalogueEditor catalogue, HouseSettings houses) {
+  DishEditor(
+      DishRepository dishes,
+      CatalogueEditor catalogue,
+      HouseSettings houses,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.dishes = dishes;
     this.catalogue = catalogue;
     this.houses = houses;
@@ -98,7 +105,12 @@ public class DishEditor {
   /** Changes a dish. */
   @PreAuthorize("hasAuthority('BUY')")
   void change(long id, DishForm form) {
-    fresh(id, form.version()).change(understood(form));
+    DishEntity dish = fresh(id, form.version());
+    DishForm.Understood understood = understood(form);
+    if (understood.raw() && !dish.isRaw()) {
+      events.publishEvent(new DishTurnsRaw(dish.name()));
+    }
+    dish.change(understood);
   }
 
   /**

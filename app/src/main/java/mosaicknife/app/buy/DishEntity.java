@@ -17,19 +17,23 @@ import jakarta.persistence.MapKeyEnumerated;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Currency;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.StoredServing;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.safety.Allergen;
 import org.hibernate.annotations.BatchSize;
 
 @Entity
@@ -55,6 +59,9 @@ class DishEntity {
   private BigDecimal price;
   private boolean raw;
   private boolean active = true;
+
+  /** The names of the allergens, with commas between them. */
+  private String allergens = "";
 
   @ElementCollection(fetch = FetchType.EAGER)
   @CollectionTable(name = "dish_fish", joinColumns = @JoinColumn(name = "dish_id"))
@@ -85,6 +92,7 @@ class DishEntity {
     specification = dish.specification();
     price = dish.price().map(ExactMoney::amount).orElse(null);
     raw = dish.raw();
+    allergens = dish.allergens().stream().sorted().map(Enum::name).collect(Collectors.joining(","));
     fish.clear();
     for (String species : dish.fish()) {
       fish.add(new DishFish(species, fish.size()));
@@ -93,6 +101,14 @@ class DishEntity {
 
   void want(ProfileName profile, Demand wanted) {
     demand.put(profile, DemandRow.of(wanted));
+  }
+
+  boolean isRaw() {
+    return raw;
+  }
+
+  String name() {
+    return name;
   }
 
   boolean isActive() {
@@ -126,6 +142,9 @@ class DishEntity {
         specification,
         Optional.ofNullable(price).map(amount -> new ExactMoney(amount, currency)),
         raw,
+        Arrays.stream(Allergen.values())
+            .filter(one -> List.of(allergens.split(",")).contains(one.name()))
+            .collect(Collectors.toSet()),
         fish.stream()
             .sorted(Comparator.comparingInt(DishFish::place))
             .map(DishFish::species)

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
@@ -18,6 +19,7 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.safety.Allergen;
 
 /**
  * A dish as typed.
@@ -32,6 +34,7 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param specification how far the cuts are worked
  * @param price what the guest pays, possibly empty
  * @param raw anything if it is served raw, cured or underdone
+ * @param allergens the names of what guests are told of
  * @param fish the fish it may be made of, one name a line
  * @param version the version the page showed
  */
@@ -46,12 +49,14 @@ public record DishForm(
     String specification,
     String price,
     String raw,
+    List<String> allergens,
     String fish,
     Integer version) {
 
   /** A dish that was never stored has no version yet. */
   public DishForm {
     version = version == null ? 0 : version;
+    allergens = allergens == null ? List.of() : List.copyOf(allergens);
   }
 
   private static final int LONGEST_NAME = 80;
@@ -67,6 +72,7 @@ public record DishForm(
       Specification specification,
       Optional<ExactMoney> price,
       boolean raw,
+      Set<Allergen> allergens,
       List<String> fish) {}
 
   static DishForm empty(long venue) {
@@ -81,6 +87,7 @@ public record DishForm(
         Specification.SKIN_ON.name(),
         "",
         "",
+        List.of(),
         "",
         0);
   }
@@ -100,6 +107,7 @@ public record DishForm(
         dish.specification().name(),
         dish.price().map(price -> price.amount().toPlainString()).orElse(""),
         dish.raw() ? "yes" : "",
+        dish.allergens().stream().map(Allergen::name).toList(),
         String.join(
             "\n",
             dish.fish().stream()
@@ -122,6 +130,9 @@ public record DishForm(
                 () -> Refusal.ofField("specification", "buy.problem.the-cut-is-missing-choose")),
         price(formats.currency()),
         !text(raw).isEmpty(),
+        Arrays.stream(Allergen.values())
+            .filter(allergen -> allergens.contains(allergen.name()))
+            .collect(Collectors.toSet()),
         List.copyOf(species(catalogue)));
   }
 

@@ -3,6 +3,7 @@ package mosaicknife.app.demo;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -171,6 +172,7 @@ class DemoBuying {
             cut,
             price,
             "",
+            List.of("MILK"),
             fish,
             0));
   }

@@ -14,6 +14,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import javax.imageio.ImageIO;
 import mosaicknife.app.lot.Claim;
@@ -78,7 +79,8 @@ class DemoDock {
 
   private void shortPlaice(Lot lot) {
     inspect(lot, 1, 1, Fitness.COOK);
-    evidence.add(lot.id(), UUID.randomUUID(), Evidence.Kind.LABEL, "box-label.png", label(lot));
+    evidence.add(
+        lot.id(), UUID.randomUUID(), Evidence.Kind.LABEL, Set.of(), "box-label.png", label(lot));
     claims.ask(
         lot.id(),
         new ClaimSettler.Asked(

@@ -1,12 +1,17 @@
 package mosaicknife.app.dock;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
+import mosaicknife.app.buy.Dish;
+import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.CatchRuleKeeper;
 import mosaicknife.app.lot.Claim;
 import mosaicknife.app.lot.ClaimSettler;
 import mosaicknife.app.lot.Evidence;
@@ -19,6 +24,8 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Saying;
+import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.LengthRule;
 import mosaicknife.core.safety.Limit;
@@ -39,7 +46,9 @@ class DockLotController {
   private final LotInspector inspections;
   private final EvidenceFiler evidence;
   private final ClaimSettler claims;
+  private final CatchRuleKeeper catches;
   private final OrderPlacer orders;
+  private final DishEditor dishes;
   private final HouseSettings houses;
   private final CurrentPerson current;
 
@@ -49,7 +58,9 @@ class DockLotController {
       LotInspector inspections,
       EvidenceFiler evidence,
       ClaimSettler claims,
+      CatchRuleKeeper catches,
       OrderPlacer orders,
+      DishEditor dishes,
       HouseSettings houses,
       CurrentPerson current) {
     this.sheets = sheets;
@@ -57,7 +68,9 @@ class DockLotController {
     this.inspections = inspections;
     this.evidence = evidence;
     this.claims = claims;
+    this.catches = catches;
     this.orders = orders;
+    this.dishes = dishes;
     this.houses = houses;
     this.current = current;
   }
@@ -87,6 +100,9 @@ class DockLotController {
     model.addAttribute("kept", lot.inspection().map(VerdictView::of).orElse(null));
     model.addAttribute("fish", inspections.fish(lot.id()));
     model.addAttribute("warnings", inspections.lengthWarnings(lot));
+    model.addAttribute("catchWarnings", catches.warnings(lot));
+    model.addAttribute("sayings", catches.sayings(lot));
+    model.addAttribute("allSayings", Saying.values());
     model.addAttribute("bases", LengthRule.Basis.values());
     model.addAttribute("evidence", evidence.of(lot.id()));
     model.addAttribute("evidenceKinds", Evidence.Kind.values());
@@ -108,12 +124,29 @@ class DockLotController {
         .orElse(null);
   }
 
+  /** What guests are told of each dish that parts go to, by its name. */
+  private Map<String, String> allergens(LotSheet sheet) {
+    Formats formats = houses.house().formats();
+    String fish = sheet.lot().species().name();
+    Map<String, String> told = new HashMap<>();
+    for (Dish dish : dishes.all()) {
+      told.put(
+          dish.name(),
+          formats.list(
+              dish.allergens().stream()
+                  .map(one -> one == Allergen.FISH ? fish : formats.say(one))
+                  .toList()));
+    }
+    return told;
+  }
+
   /** One page from which every later part can be traced back. */
   @GetMapping("/dock/{id}/passport")
   String passport(@PathVariable long id, HttpServletRequest request, Model model) {
     LotSheet sheet = sheets.get(id);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
+    model.addAttribute("allergens", allergens(sheet));
     fill(model, sheet.lot());
     String address =
         ServletUriComponentsBuilder.fromRequestUri(request)

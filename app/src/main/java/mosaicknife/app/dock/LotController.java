@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.Claim;
@@ -23,6 +24,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.Saying;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Sign;
@@ -156,11 +158,18 @@ class LotController {
       @PathVariable long id,
       @RequestParam(name = "id", required = false) String clientId,
       @RequestParam Evidence.Kind kind,
+      @RequestParam(required = false) Set<Saying> shows,
       @RequestParam MultipartFile file,
       RedirectAttributes later)
       throws IOException {
     try {
-      evidence.add(id, ClientIds.of(clientId), kind, file.getOriginalFilename(), file.getBytes());
+      evidence.add(
+          id,
+          ClientIds.of(clientId),
+          kind,
+          shows == null ? Set.of() : shows,
+          file.getOriginalFilename(),
+          file.getBytes());
       later.addFlashAttribute("done", words.say("dock.said.kept-with-the-lot"));
     } catch (Refusal refusal) {
       if (refusal.kind() == Refusal.Kind.MISSING) {

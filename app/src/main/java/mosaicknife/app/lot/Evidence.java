@@ -1,18 +1,22 @@
 package mosaicknife.app.lot;
 
 import java.time.Instant;
+import java.util.Set;
+import mosaicknife.core.lot.Saying;
 
 /**
  * A document or photo that belongs to a lot.
  *
  * @param id its number
  * @param kind what it shows
+ * @param shows what it shows of the catch; a hook mark shows the line
  * @param name the name of the file
  * @param picture whether it is a picture, else it is a PDF
  * @param by who added it
  * @param at when
  */
-public record Evidence(long id, Kind kind, String name, boolean picture, String by, Instant at) {
+public record Evidence(
+    long id, Kind kind, Set<Saying> shows, String name, boolean picture, String by, Instant at) {
 
   /** What evidence shows. */
   public enum Kind {
@@ -22,6 +26,8 @@ public record Evidence(long id, Kind kind, String name, boolean picture, String 
     LABEL,
     /** The invoice or catch papers. */
     INVOICE,
+    /** The tag of a fish. */
+    TAG,
     /** Damage or bad quality. */
     DAMAGE,
     /** Anything else. */

@@ -19,6 +19,7 @@ class EvidenceEntity extends LotFact {
   private Evidence.Kind kind;
 
   private String name;
+  private String shows;
 
   @Column(name = "media_type")
   private String mediaType;
@@ -34,12 +35,14 @@ class EvidenceEntity extends LotFact {
       UUID clientId,
       long lotId,
       Evidence.Kind kind,
+      String shows,
       String name,
       EvidenceReader.Checked checked,
       long by,
       Instant at) {
     super(clientId, lotId, by, at);
     this.kind = kind;
+    this.shows = shows;
     this.name = name;
     this.mediaType = checked.mediaType();
     this.content = checked.content();

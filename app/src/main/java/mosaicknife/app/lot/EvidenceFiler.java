@@ -2,9 +2,12 @@ package mosaicknife.app.lot;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
@@ -13,6 +16,7 @@ import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.Saying;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -62,12 +66,26 @@ public class EvidenceFiler {
                 new Evidence(
                     ((Number) head[0]).longValue(),
                     Evidence.Kind.valueOf((String) head[1]),
+                    shows(Evidence.Kind.valueOf((String) head[1]), (String) head[6]),
                     (String) head[2],
                     ((String) head[3]).startsWith("image/"),
                     names.get(((Number) head[4]).longValue()),
                     (Instant) head[5]))
         .filter(one -> maySee(one.kind()))
         .toList();
+  }
+
+  private static Set<Saying> shows(Evidence.Kind kind, String names) {
+    Set<Saying> shown = EnumSet.noneOf(Saying.class);
+    for (Saying saying : Saying.values()) {
+      if (List.of(names.split(",")).contains(saying.name())) {
+        shown.add(saying);
+      }
+    }
+    if (kind == Evidence.Kind.HOOK_MARK) {
+      shown.add(Saying.LINE);
+    }
+    return shown;
   }
 
   /** An invoice shows prices, so only those see it who receive or see costs. */
@@ -83,12 +101,19 @@ public class EvidenceFiler {
    * @param lotId the number of the lot
    * @param clientId the identifier the sender made
    * @param kind what it shows
+   * @param shows what it shows of the catch
    * @param name the name of the file; only for people, never trusted
    * @param content its bytes
    * @throws Refusal if it is no picture or PDF, too large, or the lot has too many
    */
   @PreAuthorize("hasAuthority('RECEIVE')")
-  public void add(long lotId, UUID clientId, Evidence.Kind kind, String name, byte[] content) {
+  public void add(
+      long lotId,
+      UUID clientId,
+      Evidence.Kind kind,
+      Set<Saying> shows,
+      String name,
+      byte[] content) {
     if (evidence.findByClientId(clientId).isPresent()) {
       return;
     }
@@ -109,6 +134,7 @@ public class EvidenceFiler {
             clientId,
             lotId,
             kind,
+            shows.stream().sorted().map(Enum::name).collect(Collectors.joining(",")),
             shown.isEmpty() ? words.say(kind) : shown,
             checked,
             current.get().id(),

@@ -19,7 +19,7 @@ interface EvidenceRepository extends Repository<EvidenceEntity, Long> {
   /** All of a lot without the bytes. */
   @NativeQuery(
       """
-      select id, kind, name, media_type, made_by, made_at
+      select id, kind, name, media_type, made_by, made_at, shows
         from evidence where lot_id = :lotId order by id
       """)
   List<Object[]> findHeads(long lotId);

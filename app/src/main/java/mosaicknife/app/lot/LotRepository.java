@@ -1,5 +1,6 @@
 package mosaicknife.app.lot;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -62,6 +63,14 @@ interface LotRepository extends Repository<LotEntity, Long> {
   Optional<LotEntity> findById(long id);
 
   Optional<LotEntity> findByClientId(UUID clientId);
+
+  /** How many fish of a species were landed on a day, over all lots. */
+  @Query(
+      """
+      select coalesce(sum(l.fishCount), 0) from LotEntity l
+      where l.species = :species and l.landedOn = :day
+      """)
+  long countFishLandedOn(String species, LocalDate day);
 
   @Query("select l.finishedAt is not null from LotEntity l where l.id = :id")
   Optional<Boolean> isFinished(long id);

@@ -21,5 +21,14 @@ interface LotPartRepository extends Repository<LotPartEntity, Long> {
 
   Optional<LotPartEntity> findByLotIdAndSlot(long lotId, String slot);
 
+  /** The parts of open lots that go to a dish. */
+  @Query(
+      """
+      select p from LotPartEntity p where lower(p.becomes) = lower(:dish)
+      and p.lotId in (select l.id from LotEntity l where l.finishedAt is null)
+      order by p.lotId, p.number
+      """)
+  List<LotPartEntity> findGoingTo(String dish);
+
   List<LotPartEntity> findByLotIdInOrderByNumber(Collection<Long> lotIds);
 }

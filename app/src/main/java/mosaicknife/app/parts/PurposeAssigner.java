@@ -3,10 +3,12 @@ package mosaicknife.app.parts;
 import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishEditor;
+import mosaicknife.app.buy.DishTurnsRaw;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotChanged;
@@ -154,6 +156,25 @@ public class PurposeAssigner {
   public void serve(long lotId, Serving serving) {
     lots.serve(lotId, serving);
     typed(new PortionTyped(lotId));
+  }
+
+  /** A dish does not turn raw while parts go there that may not be served so. */
+  @EventListener
+  void turnsRaw(DishTurnsRaw dish) {
+    String names =
+        parts.findGoingTo(dish.name()).stream()
+            .filter(part -> part.purpose().filter(Purpose::isServed).isPresent())
+            .filter(
+                part ->
+                    lots.get(part.lotId())
+                        .rawGate(Optional.of(part.slot()))
+                        .filter(RawGate::isOpen)
+                        .isEmpty())
+            .map(part -> part.name() + " (" + part.lotId() + ")")
+            .collect(Collectors.joining(", "));
+    if (!names.isEmpty()) {
+      throw Refusal.ofField("raw", "parts.problem.go-there-not-raw", dish.name(), names);
+    }
   }
 
   @EventListener

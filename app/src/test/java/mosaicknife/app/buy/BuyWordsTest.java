@@ -76,6 +76,7 @@ public class BuyWordsTest {
             Specification.SKIN_ON,
             Optional.empty(),
             false,
+            Set.of(),
             List.of("hake"),
             Map.of(ProfileName.WEEKEND, DINNER),
             0);

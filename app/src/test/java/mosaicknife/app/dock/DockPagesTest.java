@@ -344,7 +344,13 @@ public class DockPagesTest extends WithPages {
         "tobiah",
         () -> {
           try {
-            evidence.add(4, UUID.randomUUID(), Evidence.Kind.INVOICE, "bill.png", png(20, 20));
+            evidence.add(
+                4,
+                UUID.randomUUID(),
+                Evidence.Kind.INVOICE,
+                java.util.Set.of(),
+                "bill.png",
+                png(20, 20));
           } catch (IOException e) {
             throw new UncheckedIOException(e);
           }

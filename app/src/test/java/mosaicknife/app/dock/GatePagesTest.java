@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.EnumMap;
@@ -57,6 +58,7 @@ public class GatePagesTest extends WithPages {
                     "SKINLESS",
                     "",
                     "yes",
+                    List.of(),
                     "pollack\ntrout",
                     0)));
   }
@@ -322,9 +324,9 @@ public class GatePagesTest extends WithPages {
     String refused = limit("SCRAPINGS", "12", "");
     assertTrue(refused.contains("source"), refused);
     assertTrue(limit("SCRAPINGS", "500", "our adviser").contains("from 1 to 72"));
-    assertTrue(limit("SCRAPINGS", "12", "notice of the port health office").contains("Set: "));
+    assertTrue(limit("SCRAPINGS", "12", "Adaeze Pell").contains("Set: "));
     String page = page("ines", "/dock/rules");
-    assertTrue(page.contains("notice of the port health office"), page);
+    assertTrue(page.contains("<td>Adaeze Pell</td>"), page);
     assertTrue(page.contains("12 hours"), page);
     assertTrue(page.contains("Starting estimate"), "the others are not the house's yet");
   }
@@ -366,5 +368,115 @@ public class GatePagesTest extends WithPages {
     long lot = fresh("pollack");
     froze(lot, "fillet-of-another", "-22", "26");
     assertEquals(lots.get(lot).papers().records(), List.of());
+  }
+
+  @Test
+  public void aDishDoesNotTurnRawWhilePartsGoThereThatAreNot() throws Exception {
+    String name = "Pollack, browned butter";
+    DishForm form =
+        new DishForm(
+            name,
+            "" + houses.venues().get(0).id(),
+            "160 g",
+            "5",
+            "SLICES",
+            "1",
+            "",
+            "SKIN_ON",
+            "",
+            "",
+            List.of("MILK", "MUSTARD", "<script>"),
+            "pollack",
+            0);
+    people.as("ines", () -> dishes.add(form));
+    long dish = dishes.find(name).orElseThrow().id();
+    long lot = fresh("pollack");
+    plan(lot, "fillet-left", "PLATE", name);
+    String passport = page("ines", "/dock/" + lot + "/passport");
+    assertTrue(passport.contains("contains Pollack, Milk and Mustard"), passport);
+    String refused = turnRaw(dish, name);
+    assertTrue(refused.contains("while parts go there that may not be served so"), refused);
+    assertFalse(dishes.get(dish).raw());
+    froze(lot, "", "-22", "26");
+    turnRaw(dish, name);
+    assertTrue(dishes.get(dish).raw());
+  }
+
+  private String turnRaw(long dish, String name) throws Exception {
+    return follow(
+        "ines",
+        "/buy/dishes/" + dish + "/change",
+        "version",
+        "" + dishes.get(dish).version(),
+        "name",
+        name,
+        "venue",
+        "" + houses.venues().get(0).id(),
+        "portion",
+        "160 g",
+        "tolerance",
+        "5",
+        "form",
+        "SLICES",
+        "pieces",
+        "1",
+        "specification",
+        "SKIN_ON",
+        "raw",
+        "yes",
+        "fish",
+        "pollack");
+  }
+
+  @Test
+  public void aBagLimitCountsAndWhatIsSaidNeedsItsPaper() throws Exception {
+    String until = LocalDate.now(ZoneOffset.UTC).plusYears(1).toString();
+    String missing =
+        follow(
+            "adaeze",
+            "/dock/rules/catch",
+            "fish",
+            "John Dory",
+            "kind",
+            "BAG_LIMIT",
+            "source",
+            "Adaeze Pell",
+            "expires",
+            until);
+    assertTrue(missing.contains("Say how many fish a day"), missing);
+    assertTrue(missing.contains("value=\"John Dory\""), "what was typed stays");
+    follow(
+        "adaeze",
+        "/dock/rules/catch",
+        "fish",
+        "John Dory",
+        "kind",
+        "BAG_LIMIT",
+        "most",
+        "2",
+        "source",
+        "Adaeze Pell",
+        "expires",
+        until);
+    long lot = new TestLots(applicationContext).receive("john-dory", State.GUTTED, 2, "1.8");
+    String within = page("tobiah", "/dock/" + lot);
+    assertTrue(within.contains("Bag limit: 2 of 2 fish of that day."), within);
+    assertTrue(within.contains("open: no paper shows it"), within);
+    new TestLots(applicationContext).receive("john-dory", State.GUTTED, 1, "0.9");
+    String over = page("tobiah", "/dock/" + lot);
+    assertTrue(over.contains("3 fish of that day are more than the bag limit of 2"), over);
+    upload(
+        "tobiah",
+        "/dock/" + lot + "/evidence",
+        "papers.pdf",
+        "%PDF-1.4 catch papers %%EOF".getBytes(StandardCharsets.US_ASCII),
+        "id",
+        UUID.randomUUID().toString(),
+        "kind",
+        "INVOICE",
+        "shows",
+        "FARMED");
+    assertTrue(page("tobiah", "/dock/" + lot).contains("contradicted: do not say it"));
+    assertTrue(page("ines", "/dock/" + lot + "/passport").contains("contradicted: do not say it"));
   }
 }

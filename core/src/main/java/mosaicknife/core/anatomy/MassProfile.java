@@ -40,27 +40,54 @@ public record MassProfile(double from, double to, List<Double> cumulative) {
    *
    * @param plan the plan
    * @param slot the code of the part
-   * @return the profile, from the view in which the part shows the largest area; empty if the part
-   *     is not drawn
+   * @return the profile, from the view in which the part or its twin of the other side shows the
+   *     largest area: left and right of one fish are alike; empty if neither is drawn
    */
   public static Optional<MassProfile> of(BodyPlan plan, String slot) {
+    // skin is drawn over the flesh it covers, and takes nothing of it away
+    List<String> skins =
+        plan.slots().stream()
+            .filter(one -> one.kind().is(PartKind.Trait.SKIN) && !one.code().equals(slot))
+            .map(PartSlot::code)
+            .toList();
     Optional<Heights> largest = Optional.empty();
-    for (View view : plan.drawing().views()) {
-      Optional<Heights> heights = Heights.of(view, slot);
-      if (heights.isPresent()
-          && (largest.isEmpty() || heights.get().area() > largest.get().area())) {
-        largest = heights;
+    for (String side : bothSides(plan, slot)) {
+      for (View view : plan.drawing().views()) {
+        Optional<Heights> heights = Heights.of(view, side, skins);
+        if (heights.isPresent()
+            && (largest.isEmpty() || heights.get().area() > largest.get().area())) {
+          largest = heights;
+        }
       }
     }
     return largest.map(heights -> heights.weighed(plan.thickness()));
   }
 
+  private static List<String> bothSides(BodyPlan plan, String slot) {
+    return plan.slots().stream()
+        .filter(one -> one.code().equals(slot))
+        .findFirst()
+        .map(
+            own ->
+                plan.slots().stream()
+                    .filter(one -> one.kind().equals(own.kind()))
+                    .filter(one -> one.equals(own) || areTwins(one.side(), own.side()))
+                    .map(PartSlot::code)
+                    .toList())
+        .orElse(List.of(slot));
+  }
+
+  private static boolean areTwins(Side one, Side other) {
+    return one == Side.LEFT && other == Side.RIGHT || one == Side.RIGHT && other == Side.LEFT;
+  }
+
   /** The height of a region at each column of a view, in lengths of the view's own fish. */
   private record Heights(View view, double left, double right, double[] heights) {
 
-    static Optional<Heights> of(View view, String slot) {
+    static Optional<Heights> of(View view, String slot, List<String> skins) {
       Silhouette contour = new Silhouette(view.contour());
-      List<Region> regions = view.regions();
+      List<Region> regions =
+          view.regions().stream().filter(region -> !skins.contains(region.slot())).toList();
       List<Silhouette> shapes = regions.stream().map(r -> new Silhouette(r.shape())).toList();
       if (regions.stream().noneMatch(r -> r.slot().equals(slot) && r.clipped())) {
         return Optional.empty();

@@ -160,4 +160,31 @@ public class GeometryTest {
     assertThrows(
         IllegalArgumentException.class, () -> new MassProfile(0, 1, List.of(0.0, 1.0)).placeOf(2));
   }
+
+  @Test
+  public void leftAndRightOfOneFishAgreeAndRoundFishAreHeaviestInFront() {
+    int twins = 0;
+    for (BodyPlan plan : Catalogue.shipped().plans()) {
+      for (PartSlot left : plan.slots()) {
+        if (!left.isMain() || left.side() != Side.LEFT) {
+          continue;
+        }
+        PartSlot right =
+            plan.slots().stream()
+                .filter(one -> one.kind().equals(left.kind()) && one.side() == Side.RIGHT)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(
+            MassProfile.of(plan, left.code()), MassProfile.of(plan, right.code()), plan.code());
+        twins++;
+      }
+    }
+    assertTrue(twins > 8, "only " + twins);
+    MassProfile round =
+        MassProfile.of(Catalogue.shipped().findPlan("round-bodied").orElseThrow(), "fillet-left")
+            .orElseThrow();
+    // thirds of a round fish are about 44/37/19, the drawing's tail is a little slim
+    assertEquals(round.before(1 / 3.0), 0.44, 0.04);
+    assertEquals(1 - round.before(2 / 3.0), 0.19, 0.07);
+  }
 }
