@@ -44,7 +44,7 @@ public final class GrossErrors {
   private static final double BEYOND = 0.3;
 
   /** Within it, only if "nothing" is hardly possible. */
-  private static final double LEFT_OPEN = 0.04;
+  private static final double LEFT_OPEN = 0.01;
 
   /** How many tallies have an error at all; a starting estimate. */
   private static final double ANY = 0.2;

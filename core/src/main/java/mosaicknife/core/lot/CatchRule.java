@@ -2,6 +2,7 @@ package mosaicknife.core.lot;
 
 import java.time.LocalDate;
 import java.time.MonthDay;
+import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
@@ -140,7 +141,13 @@ public record CatchRule(
     return switch (kind) {
       case CLOSED_SEASON ->
           isClosed(MonthDay.from(seen.landedOn()))
-              ? Optional.of(Finding.of(Warning.CLOSED, day(from), day(to), source, dated))
+              ? Optional.of(
+                  Finding.of(
+                      Warning.CLOSED,
+                      day(from.orElseThrow()),
+                      day(to.orElseThrow()),
+                      source,
+                      dated))
               : Optional.empty();
       case BAG_LIMIT ->
           Optional.of(
@@ -158,8 +165,14 @@ public record CatchRule(
     };
   }
 
-  private static String day(Optional<MonthDay> day) {
-    return "%d.%d.".formatted(day.orElseThrow().getDayOfMonth(), day.orElseThrow().getMonthValue());
+  /**
+   * Writes a day of the year as any cook reads it, whatever the order of day and month.
+   *
+   * @param day the day
+   * @return such as {@code 15 Dec}
+   */
+  public static String day(MonthDay day) {
+    return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
   }
 
   /** A rule of one area says nothing of fish of which nobody said where they were caught. */

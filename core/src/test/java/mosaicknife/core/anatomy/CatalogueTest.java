@@ -227,7 +227,8 @@ public class CatalogueTest {
   public void filletYieldsLieInARangeTheTradeWouldAccept() {
     for (Species species : catalogue.species()) {
       double mains = species.flesh();
-      assertTrue(mains >= 0.28 && mains <= 0.62, species.code() + " yields " + mains);
+      // a monkfish is mostly head and guts
+      assertTrue(mains >= 0.25 && mains <= 0.62, species.code() + " yields " + mains);
       double frame =
           species.shares().stream()
               .filter(share -> share.slot().code().equals("frame"))

@@ -97,10 +97,10 @@ public class JudgeBenchmarkTest {
     assertTrue(worst <= 0.004, "false alarms " + worst);
     SimulatedTally off = new SimulatedTally(new Random(4)).withNormsOff(0.12);
     assertTrue(
-        print("sound, norms 12 % off", many(2_000, () -> off.sound(Way.MIXED))).alarms() <= 0.01);
+        print("sound, norms 12 % off", many(2_000, () -> off.sound(Way.MIXED))).alarms() <= 0.005);
     SimulatedTally tails = new SimulatedTally(new Random(5)).withHeavyTails();
     assertTrue(
-        print("sound, heavy tails", many(2_000, () -> tails.sound(Way.MIXED))).alarms() <= 0.01);
+        print("sound, heavy tails", many(2_000, () -> tails.sound(Way.MIXED))).alarms() <= 0.005);
   }
 
   @Test

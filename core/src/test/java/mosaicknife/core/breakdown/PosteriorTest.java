@@ -454,11 +454,11 @@ public class PosteriorTest {
       double worst = worst();
       if (isOpen()) {
         double over = DoubleStream.of(read).filter(r -> r > 0).sum() - whole;
-        return (worst > 4 || over > Math.max(3 * Math.sqrt(scale()), least())) && nothing < 0.04;
+        return (worst > 4 || over > Math.max(3 * Math.sqrt(scale()), least())) && nothing < 0.01;
       }
       double off = Math.abs(residual()) / sigma();
       boolean quiet = off <= 1.96 && worst <= 3.29;
-      return !quiet && nothing < (off > 3 ? 0.3 : 0.04);
+      return !quiet && nothing < (off > 3 ? 0.3 : 0.01);
     }
 
     Map<String, Double> byKey() {
