@@ -88,22 +88,7 @@ public class CatchRuleKeeper {
    * @param rule the rule
    * @param expired whether the house no longer trusts it
    */
-  public record Row(long id, String fish, CatchRule rule, boolean expired) {
-
-    /** A closed season, its days as they are written. */
-    public record Days(String first, String last) {}
-
-    /**
-     * Returns the days of a closed season.
-     *
-     * @return both days; empty for any other rule
-     */
-    public Optional<Days> season() {
-      return rule.from()
-          .flatMap(
-              first -> rule.to().map(last -> new Days(CatchRule.day(first), CatchRule.day(last))));
-    }
-  }
+  public record Row(long id, String fish, CatchRule rule, boolean expired) {}
 
   /**
    * Returns the rules of the house.

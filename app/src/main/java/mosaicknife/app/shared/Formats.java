@@ -10,7 +10,9 @@ import java.text.NumberFormat;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.Collection;
 import java.util.Currency;
@@ -227,6 +229,16 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
   }
 
   /**
+   * Writes a day of the year.
+   *
+   * @param day the day
+   * @return such as {@code 15 Dec}, the month in words so that no order of day and month misleads
+   */
+  public String day(MonthDay day) {
+    return day.format(DateTimeFormatter.ofPattern("d MMM", LocaleContextHolder.getLocale()));
+  }
+
+  /**
    * Writes a day of the week.
    *
    * @param day the day
@@ -286,6 +298,9 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
     }
     if (figure instanceof LocalDate date) {
       return day(date);
+    }
+    if (figure instanceof MonthDay dayOfYear) {
+      return day(dayOfYear);
     }
     return figure instanceof Instant moment ? moment(moment) : figure;
   }

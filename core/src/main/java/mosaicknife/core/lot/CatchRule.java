@@ -2,7 +2,6 @@ package mosaicknife.core.lot;
 
 import java.time.LocalDate;
 import java.time.MonthDay;
-import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
@@ -142,12 +141,7 @@ public record CatchRule(
       case CLOSED_SEASON ->
           isClosed(MonthDay.from(seen.landedOn()))
               ? Optional.of(
-                  Finding.of(
-                      Warning.CLOSED,
-                      day(from.orElseThrow()),
-                      day(to.orElseThrow()),
-                      source,
-                      dated))
+                  Finding.of(Warning.CLOSED, from.orElseThrow(), to.orElseThrow(), source, dated))
               : Optional.empty();
       case BAG_LIMIT ->
           Optional.of(
@@ -163,16 +157,6 @@ public record CatchRule(
       case TAG ->
           seen.tagged() ? Optional.empty() : Optional.of(Finding.of(Warning.NO_TAG, source, dated));
     };
-  }
-
-  /**
-   * Writes a day of the year as any cook reads it, whatever the order of day and month.
-   *
-   * @param day the day
-   * @return such as {@code 15 Dec}
-   */
-  public static String day(MonthDay day) {
-    return day.format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
   }
 
   /** A rule of one area says nothing of fish of which nobody said where they were caught. */
