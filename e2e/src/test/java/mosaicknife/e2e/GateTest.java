@@ -42,8 +42,9 @@ public class GateTest extends InBrowser {
 
   private void sendToTheRawDish(Page page, long lot) {
     page.navigate(address("/plan/" + lot));
-    page.fill("#tile-fillet-left input[name=becomes]", DISH);
     page.click("#tile-fillet-left .letter-button:has-text('P')");
+    page.fill("#tile-fillet-left input[name=becomes]", DISH);
+    page.press("#tile-fillet-left input[name=becomes]", "Enter");
   }
 
   @Test

@@ -3,6 +3,7 @@ package mosaicknife.core.anatomy;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -164,10 +165,17 @@ public final class Catalogue {
    * @param query what was typed; blank gives all
    * @return the species found, the best first: a whole name before the start of one, that before
    *     the start of a word, that before the middle of a word; if no name contains it, those with a
-   *     similar name
+   *     similar name, unless it is the name of a fish that is refused: nobody takes it for another
    */
   public List<Species> search(String query) {
-    return names.find(query);
+    List<Species> found = names.find(query);
+    if (findRefused(query).isEmpty()) {
+      return found;
+    }
+    String typed = query.strip().toLowerCase(Locale.ROOT);
+    return found.stream()
+        .filter(one -> one.names().anyMatch(name -> name.toLowerCase(Locale.ROOT).contains(typed)))
+        .toList();
   }
 
   /**
