@@ -98,7 +98,8 @@ public class AgreementTest {
       double skinOn = mains(fish, State.GUTTED, Specification.SKIN_ON);
       double here = mains(fish, State.GUTTED, to);
       double headed = mains(fish, State.HEADED_AND_GUTTED, Specification.SKIN_ON);
-      assertTrue(skinOn > 0.31 && skinOn < 0.70, fish.code() + " skin-on " + skinOn);
+      // the tail of a monkfish is 25 to 38 % of it
+      assertTrue(skinOn > 0.28 && skinOn < 0.70, fish.code() + " skin-on " + skinOn);
       assertTrue(here > 0.25 && here <= skinOn, fish.code() + " " + to + " " + here);
       assertTrue(headed > skinOn && headed < 0.82, fish.code() + " headed " + headed);
     }
