@@ -12,6 +12,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import org.springframework.stereotype.Component;
@@ -43,7 +44,8 @@ class PartLayout {
     for (int i = 0; i < planned.size(); i++) {
       CutPlan.Planned one = planned.get(i);
       LotPartEntity part = LotPartEntity.planned(lot.id(), one.slot(), i + 1);
-      if (lot.state().isCut() && one.slot().isMain()) {
+      boolean held = LotRules.held(lot, one.purpose()).isPresent();
+      if (lot.state().isCut() && one.slot().isMain() && !held) {
         // it was bought for the plate
         part.assign(one.purpose(), new Use("", Optional.empty(), Optional.empty()));
       }

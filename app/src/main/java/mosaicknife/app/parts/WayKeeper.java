@@ -17,6 +17,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -174,13 +175,15 @@ public class WayKeeper {
 
   /**
    * Gives the parts of a lot the purposes of a way, its order and its pieces, but none to a raw
-   * dish while the gate is closed; a purpose that was decided stays.
+   * dish while the gate is closed and no use while the lot is held; a purpose that was decided
+   * stays.
    */
   void giveFates(Lot lot, Way way) {
     for (LotPartEntity part : parts.findByLotIdInOrderByNumber(List.of(lot.id()))) {
       Way.Fate fate = way.fates().get(part.slot());
       if (fate != null
           && part.purpose().isEmpty()
+          && LotRules.held(lot, fate.purpose()).isEmpty()
           && purposes.gate(part, fate.purpose(), fate.becomes()).isEmpty()) {
         part.assign(fate.purpose(), new Use(fate.becomes(), Optional.empty(), Optional.empty()));
         part.sendTo(fate.venue() == 0 ? null : fate.venue());

@@ -479,4 +479,13 @@ public class GatePagesTest extends WithPages {
     assertTrue(page("tobiah", "/dock/" + lot).contains("contradicted: do not say it"));
     assertTrue(page("ines", "/dock/" + lot + "/passport").contains("contradicted: do not say it"));
   }
+
+  @Test
+  public void filletThatCameWarmIsNotForThePlateByItself() {
+    TestLots lotsOfTest = new TestLots(applicationContext);
+    long cold = lotsOfTest.receive("mackerel", State.FILLETS, 1, "2.0", Temperature.ofCelsius(2));
+    long warm = lotsOfTest.receive("mackerel", State.FILLETS, 1, "2.0", Temperature.ofCelsius(9));
+    assertEquals(purpose(cold, "fillet"), Optional.of(Purpose.PLATE));
+    assertEquals(purpose(warm, "fillet"), Optional.empty());
+  }
 }
