@@ -9,7 +9,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.Claim;
 import mosaicknife.app.lot.ClaimSettler;
@@ -51,7 +50,6 @@ class LotController {
   private final LotInspector inspections;
   private final EvidenceFiler evidence;
   private final ClaimSettler claims;
-  private final CatalogueEditor catalogue;
   private final HouseSettings houses;
   private final Paper paper;
 
@@ -62,7 +60,6 @@ class LotController {
       LotInspector inspections,
       EvidenceFiler evidence,
       ClaimSettler claims,
-      CatalogueEditor catalogue,
       HouseSettings houses,
       Paper paper,
       Words words) {
@@ -71,7 +68,6 @@ class LotController {
     this.inspections = inspections;
     this.evidence = evidence;
     this.claims = claims;
-    this.catalogue = catalogue;
     this.houses = houses;
     this.paper = paper;
   }

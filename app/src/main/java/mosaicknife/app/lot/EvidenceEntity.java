@@ -19,6 +19,9 @@ class EvidenceEntity extends LotFact {
   private Evidence.Kind kind;
 
   private String name;
+
+  /** Read without the bytes, by the heads of the repository. */
+  @SuppressWarnings("UnusedVariable")
   private String shows;
 
   @Column(name = "media_type")
