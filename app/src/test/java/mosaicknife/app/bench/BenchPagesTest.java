@@ -396,7 +396,7 @@ public class BenchPagesTest extends WithPages {
     String slot = "portion-of-" + from;
     send("tobiah", "/bench/2/row", "part", from);
     send("tobiah", "/bench/2/row", "part", from);
-    for (String grams : new String[] {"151 g", "148 g", "152 g"}) {
+    for (String grams : new String[] {"101 g", "98 g", "102 g"}) {
       assertEquals(
           quietly(
                   "tobiah",
@@ -415,7 +415,7 @@ public class BenchPagesTest extends WithPages {
     LotPart row = part(lot, slot);
     assertTrue(row.inARow());
     assertEquals(row.taken().stream().map(Weighing::piece).toList(), List.of(1, 2, 3));
-    assertEquals(row.mass(), Mass.ofGrams(451));
+    assertEquals(row.mass(), Mass.ofGrams(301));
     assertEquals(
         sheets.get(lot).breakdown().leaves().stream()
             .filter(leaf -> leaf.kind().code().equals("portion"))
@@ -424,7 +424,7 @@ public class BenchPagesTest extends WithPages {
         3);
     assertEquals(
         sheets.get(lot).breakdown().massOf(leaf -> leaf.id().equals(from)),
-        part(lot, from).mass().minus(Mass.ofGrams(451)),
+        part(lot, from).mass().minus(Mass.ofGrams(301)),
         "the rest of the fillet is still there, by difference");
     MockHttpServletResponse tooMuch =
         quietly(
