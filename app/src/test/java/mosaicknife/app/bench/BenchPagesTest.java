@@ -448,7 +448,7 @@ public class BenchPagesTest extends WithPages {
         UUID.randomUUID().toString(),
         "weighing",
         last.toString());
-    assertEquals(part(lot, slot).mass(), Mass.ofGrams(299), "only the last portion is taken back");
+    assertEquals(part(lot, slot).mass(), Mass.ofGrams(199), "only the last portion is taken back");
     while (part(lot, slot).isStarted()) {
       send("tobiah", "/bench/2/back");
     }
