@@ -104,8 +104,7 @@ public class CatchRuleKeeper {
               CatchRule rule = row.toRule();
               Optional<String> name =
                   catalogue.now().findSpecies(rule.species()).map(species -> species.name());
-              return new Row(
-                  row.id(), name.orElse(rule.species()), rule, today.isAfter(rule.expires()));
+              return new Row(row.id(), name.orElse(rule.species()), rule, !rule.isTrusted(today));
             })
         .toList();
   }

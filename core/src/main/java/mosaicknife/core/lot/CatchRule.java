@@ -62,7 +62,16 @@ public record CatchRule(
     /** Caught in a way that is forbidden there: method, area, source, day it was read. */
     FORBIDDEN_METHOD,
     /** No tag was kept: source, day it was read. */
-    NO_TAG
+    NO_TAG;
+
+    /**
+     * Returns whether it only tells, and nothing speaks against the catch.
+     *
+     * @return true for the running count
+     */
+    public boolean isRemark() {
+      return this == COUNT;
+    }
   }
 
   /** What is missing for a rule. */
@@ -131,9 +140,19 @@ public record CatchRule(
       return Optional.empty();
     }
     Optional<Finding> against = against(seen);
-    return today.isAfter(expires) && against.isPresent()
+    return !isTrusted(today) && against.isPresent()
         ? Optional.of(Finding.of(Warning.EXPIRED, source, dated, expires))
         : against;
+  }
+
+  /**
+   * Returns whether the house still trusts it.
+   *
+   * @param today the day at the house
+   * @return false after it ran out
+   */
+  public boolean isTrusted(LocalDate today) {
+    return !today.isAfter(expires);
   }
 
   private Optional<Finding> against(Catch seen) {

@@ -33,15 +33,6 @@ public enum Slip {
   }
 
   /**
-   * Returns how many times off the slip makes a figure.
-   *
-   * @return the factor, above 1
-   */
-  public double times() {
-    return times;
-  }
-
-  /**
    * Looks at a figure before it counts.
    *
    * @param figure the figure, positive
