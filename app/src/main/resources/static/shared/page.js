@@ -89,6 +89,17 @@ document.querySelector('form[action$="/sign-out"]')?.addEventListener("submit", 
     .forEach((key) => localStorage.removeItem(key));
 });
 
+// what the signs propose is chosen beforehand, until a hand has chosen; the verdict may come after the hand
+document.addEventListener("change", (event) => {
+  if (event.target.name === "decision") event.target.form.dataset.decided = "";
+});
+document.addEventListener("htmx:afterSwap", (event) => {
+  const verdict = document.getElementById("verdict");
+  const form = verdict?.closest("form");
+  if (!verdict?.dataset.proposal || event.detail.target.id !== "verdict" || "decided" in form.dataset) return;
+  form.querySelector(`[name=decision][value=${verdict.dataset.proposal}]`).checked = true;
+});
+
 const offline = document.getElementById("offline");
 const away = (is) => {
   if (offline) offline.hidden = !is;

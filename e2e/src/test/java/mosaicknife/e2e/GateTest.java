@@ -5,6 +5,8 @@ import static org.testng.Assert.assertEquals;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.TestLots;
@@ -114,6 +116,24 @@ public class GateTest extends InBrowser {
     page.fill("#warm-minutes", "6");
     page.click("#cold button:has-text('Add it')");
     assertThat(page.locator("#held")).containsText("121 minutes in all");
+  }
+
+  @Test
+  public void aVerdictThatComesLateLeavesWhatWasDecided() {
+    long lot = new TestLots(app).receive("hake", State.GUTTED, 1, "2.4", Temperature.ofCelsius(1));
+    Page page = signedIn("ines");
+    List<Route> late = new ArrayList<>();
+    page.route("**/judge", late::add);
+    page.waitForRequest("**/judge", () -> inspectAsPerfect(page, lot));
+    page.check("#inspect [value=POT]", new Page.CheckOptions().setForce(true));
+    page.fill("#why", "the chef wants it for stock");
+    page.unroute("**/judge");
+    late.forEach(Route::resume);
+    assertThat(page.locator("#verdict")).containsText("The signs say: raw");
+    assertThat(page.locator("#inspect [value=POT]")).isChecked();
+    assertThat(page.locator("#why")).hasValue("the chef wants it for stock");
+    page.click("#inspect button.btn-primary");
+    assertThat(page.locator("#inspect")).containsText("Decided: pot");
   }
 
   private static final List<String> REFUSED =

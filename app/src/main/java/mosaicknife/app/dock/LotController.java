@@ -92,8 +92,6 @@ class LotController {
   String judge(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
     Lot lot = lots.get(id);
     Map<Sign, Integer> grades = grades(typed);
-    model.addAttribute("decision", typed.getOrDefault("decision", ""));
-    model.addAttribute("fitnesses", Fitness.values());
     try {
       model.addAttribute("verdict", VerdictView.of(inspections.judge(lot, grades)));
     } catch (Refusal refusal) {
