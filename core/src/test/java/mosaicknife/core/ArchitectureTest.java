@@ -33,6 +33,8 @@ public class ArchitectureTest {
           "scale",
           "craft",
           "lot",
+          "use",
+          "larder",
           "practice");
 
   private final JavaClasses core =
@@ -46,7 +48,18 @@ public class ArchitectureTest {
         .should()
         .onlyDependOnClassesThat()
         .resideInAnyPackage(
-            "mosaicknife.core..", "java..", "org.apache.commons.statistics.distribution..")
+            "mosaicknife.core..",
+            "java..",
+            "org.apache.commons.statistics.distribution..",
+            "com.google.ortools..",
+            "com.google.protobuf..")
+        .check(core);
+    noClasses()
+        .that()
+        .resideOutsideOfPackage("mosaicknife.core.use..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("com.google.ortools..")
         .check(core);
   }
 

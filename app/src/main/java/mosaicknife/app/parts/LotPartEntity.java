@@ -21,11 +21,14 @@ import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.OnShelf;
 import mosaicknife.core.lot.Part;
 import mosaicknife.core.plan.Pieces;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
+import org.hibernate.annotations.Formula;
 
 @Entity
 @Table(name = "lot_part")
@@ -88,6 +91,17 @@ class LotPartEntity {
 
   @Column(name = "hold_keeper")
   private Long holdKeeper;
+
+  // counted in the same statement: a lot with nothing on a shelf costs no other one
+  @Formula(
+      "(select coalesce(sum(s.milligrams), 0) from larder_source s"
+          + " where s.lot_id = lot_id and s.slot = slot and s.direction = 'IN')")
+  private long shelvedMilligrams;
+
+  @Formula(
+      "(select coalesce(sum(s.milligrams), 0) from larder_source s"
+          + " where s.lot_id = lot_id and s.slot = slot and s.direction = 'USED')")
+  private long usedMilligrams;
 
   @Version private int version;
 
@@ -246,6 +260,7 @@ class LotPartEntity {
         value(currency),
         Optional.ofNullable(serving).map(StoredServing::serving),
         held(),
+        new OnShelf(Mass.ofMilligrams(shelvedMilligrams), Mass.ofMilligrams(usedMilligrams)),
         version);
   }
 

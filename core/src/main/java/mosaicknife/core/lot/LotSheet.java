@@ -3,6 +3,7 @@ package mosaicknife.core.lot;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +35,7 @@ import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.Pieces;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -610,6 +612,19 @@ public record LotSheet(
                 Node.Leaf::id, leaf -> partOf(leaf).flatMap(LotPart::value).orElseThrow()));
   }
 
+  /** What was really taken at those values: what waits on a shelf has earned nothing yet. */
+  private Map<String, UnitPrice> earned() {
+    Map<String, UnitPrice> earned = new HashMap<>();
+    values()
+        .forEach(
+            (leaf, value) -> {
+              LotPart part = find(LeafId.slotOf(leaf)).orElseThrow();
+              Fraction taken = part.part().shelf().taken(part.mass());
+              earned.put(leaf, UnitPrice.ofPerKilogram(value.perKilogram().multipliedBy(taken)));
+            });
+    return earned;
+  }
+
   /** Main cuts by the plan that are kept for another day, by leaf of the breakdown. */
   private Set<String> heldMains() {
     return breakdown.leaves().stream()
@@ -727,7 +742,8 @@ public record LotSheet(
     if (!mainsToCome().isEmpty()) {
       return Optional.empty();
     }
-    return CostSheet.of(method, breakdown, lot.cost(), values(), heldMains(), portions());
+    Map<String, UnitPrice> worth = method == CostingMethod.BY_PRODUCT_CREDIT ? earned() : values();
+    return CostSheet.of(method, breakdown, lot.cost(), worth, heldMains(), portions());
   }
 
   /**

@@ -27,6 +27,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param value what the house would pay for it
  * @param serving what the dish it goes to calls a portion; empty without one
  * @param held where it is held
+ * @param shelf how much of it was put on a shelf, and used since
  * @param version counts changes of its purpose, so that a stale page is noticed
  */
 public record Part(
@@ -47,6 +48,7 @@ public record Part(
     Optional<UnitPrice> value,
     Optional<Serving> serving,
     Optional<Held> held,
+    OnShelf shelf,
     int version) {
 
   /** Refuses what is missing. */
@@ -56,6 +58,7 @@ public record Part(
     Check.notNull(kind, "kind");
     Check.notNull(purpose, "purpose");
     Check.notNull(serving, "serving");
+    Check.notNull(shelf, "shelf");
     Check.that(
         skipped || staysOn.isEmpty(), "Expected a part that stays on another to be left out");
     Check.that(

@@ -106,6 +106,7 @@ public class ButchersWayTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                OnShelf.NOTHING,
                 0));
   }
 

@@ -24,11 +24,11 @@ import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.RawPapers;
 
 /** A lot written out for a test: received, laid out by the usual plan, and weighed part by part. */
-final class TestLot {
+public final class TestLot {
 
-  static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
-  static final Instant NOON = Instant.parse("2026-11-25T12:00:00Z");
-  static final Currency EUR = Currency.getInstance("EUR");
+  public static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
+  public static final Instant NOON = Instant.parse("2026-11-25T12:00:00Z");
+  public static final Currency EUR = Currency.getInstance("EUR");
   static final Weigher TOBIAH = new Weigher(2, "Tobiah Lund");
   static final Weigher MAREN = new Weigher(3, "Maren Oake");
 
@@ -43,9 +43,10 @@ final class TestLot {
   private Optional<Instant> finished = Optional.empty();
   private Optional<Inspection> inspection = Optional.empty();
   private Weigher hands = TOBIAH;
+  private CostingMethod method = CostingMethod.ALL_ON_THE_MAINS;
 
   /** Some fish of a species, invoiced at 10.00 a kilogram. */
-  TestLot(String species, State state, int fish, String invoiced, String own) {
+  public TestLot(String species, State state, int fish, String invoiced, String own) {
     receipt =
         new Receipt(
             CATALOGUE.getSpecies(species),
@@ -95,6 +96,7 @@ final class TestLot {
               Optional.empty(),
               Optional.empty(),
               Optional.empty(),
+              OnShelf.NOTHING,
               0));
     }
     return this;
@@ -123,7 +125,7 @@ final class TestLot {
   }
 
   /** One weight of one fish, a minute after the one before. */
-  TestLot weigh(String slot, int fish, int grams) {
+  public TestLot weigh(String slot, int fish, int grams) {
     return weigh(slot, fish, 0, grams);
   }
 
@@ -178,7 +180,7 @@ final class TestLot {
     return this;
   }
 
-  TestLot decide(Purpose purpose, String... slots) {
+  public TestLot decide(Purpose purpose, String... slots) {
     for (String slot : slots) {
       change(slot, part -> with(part, part.skipped(), Optional.of(purpose)));
     }
@@ -190,7 +192,7 @@ final class TestLot {
   }
 
   /** A part that is not taken off, and stays on another one. */
-  TestLot stay(String slot, String on) {
+  public TestLot stay(String slot, String on) {
     return change(slot, part -> with(part, true, Optional.of(on), part.purpose()));
   }
 
@@ -240,6 +242,7 @@ final class TestLot {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            OnShelf.NOTHING,
             0));
     return this;
   }
@@ -275,7 +278,13 @@ final class TestLot {
     return this;
   }
 
-  TestLot finish() {
+  /** Spreads its cost by another method. */
+  public TestLot by(CostingMethod other) {
+    method = other;
+    return this;
+  }
+
+  public TestLot finish() {
     finished = Optional.of(NOON);
     return this;
   }
@@ -291,6 +300,33 @@ final class TestLot {
 
   private static Part with(Part part, boolean skipped, Optional<Purpose> purpose) {
     return with(part, skipped, Optional.empty(), purpose);
+  }
+
+  /** What the house would pay for a part, and what of it lies on a shelf or was used since. */
+  public TestLot shelve(String slot, Optional<UnitPrice> value, OnShelf shelf) {
+    return change(
+        slot,
+        part ->
+            new Part(
+                part.id(),
+                part.slot(),
+                part.number(),
+                part.name(),
+                part.kind(),
+                part.parentId(),
+                part.planned(),
+                part.skipped(),
+                part.staysOn(),
+                part.putInto(),
+                part.inARow(),
+                part.venueId(),
+                part.purpose(),
+                part.becomes(),
+                value,
+                part.serving(),
+                part.held(),
+                shelf,
+                part.version()));
   }
 
   private static Part with(
@@ -331,10 +367,11 @@ final class TestLot {
         part.value(),
         serving,
         part.held(),
+        part.shelf(),
         part.version());
   }
 
-  LotSheet sheet() {
+  public LotSheet sheet() {
     Lot lot =
         new Lot(
             7,
@@ -344,7 +381,7 @@ final class TestLot {
             "Ines Varga",
             each,
             portion,
-            CostingMethod.ALL_ON_THE_MAINS,
+            method,
             finished,
             inspection,
             ExactMoney.zero(EUR),

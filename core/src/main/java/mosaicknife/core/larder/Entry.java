@@ -1,0 +1,110 @@
+package mosaicknife.core.larder;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+
+/** Something that happened to an item on a shelf. */
+public sealed interface Entry {
+
+  /**
+   * Returns when it happened.
+   *
+   * @return the moment
+   */
+  Instant at();
+
+  /** What was taken out for. */
+  enum Out {
+    /** Eaten on a plate or in the pot. */
+    EATEN,
+    /** Made into something else that is on a shelf now. */
+    MADE_INTO,
+    /** Sold as it is. */
+    SOLD,
+    /** Composted. */
+    COMPOST,
+    /** Thrown away. */
+    BIN,
+    /** Not there when it arrived or was counted. */
+    MISSING;
+
+    /**
+     * Returns whether it was of use to anybody.
+     *
+     * @return true if eaten, sold or made into something
+     */
+    public boolean isUsed() {
+      return this == EATEN || this == MADE_INTO || this == SOLD;
+    }
+
+    /**
+     * Returns whether it is waste that is weighed and has a reason.
+     *
+     * @return true if composted, thrown away or missing
+     */
+    public boolean isWaste() {
+      return !isUsed();
+    }
+  }
+
+  /**
+   * Some was taken out.
+   *
+   * @param out what for
+   * @param mass how much, positive
+   * @param units how many units of it; 0 where it is counted by weight
+   * @param trace which grams of which lots that was
+   * @param additions what that carries of what went in beside the fish
+   * @param reason why, for waste
+   * @param at when
+   */
+  record Taken(
+      Out out, Mass mass, long units, Trace trace, ExactMoney additions, String reason, Instant at)
+      implements Entry {
+
+    /** Refuses nothing taken. */
+    public Taken {
+      Check.notNull(out, "out");
+      Check.that(mass.isPositive(), "Expected a mass above 0 g, found " + mass);
+      Check.notNull(trace, "trace");
+      Check.notNull(reason, "reason");
+    }
+  }
+
+  /**
+   * It was weighed again: what it lost went into the air, and its money stays.
+   *
+   * @param mass what it weighs now, positive
+   * @param note what was seen: humidity, temperature, the rack
+   * @param at when
+   */
+  record Weighed(Mass mass, String note, Instant at) implements Entry {}
+
+  /**
+   * It lies somewhere else now.
+   *
+   * @param spot where
+   * @param at when
+   */
+  record Moved(Shelved.Spot spot, Instant at) implements Entry {}
+
+  /**
+   * It was sent to another venue and is on its way.
+   *
+   * @param venue the number of the venue
+   * @param at when
+   */
+  record Sent(long venue, Instant at) implements Entry {}
+
+  /**
+   * It was frozen, thawed or cooked.
+   *
+   * @param state what it is now
+   * @param useBy until when it keeps from now on
+   * @param at when
+   */
+  record Turned(Shelved.State state, LocalDate useBy, Instant at) implements Entry {}
+}

@@ -1,0 +1,223 @@
+package mosaicknife.core.larder;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.larder.Entry.Out;
+import mosaicknife.core.larder.Shelved.State;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * What may happen on a shelf and what cannot be right. Each rule answers with the first thing that
+ * is wrong, or with nothing.
+ */
+public final class LarderRules {
+
+  /** Nothing is kept longer than this; a typing error, not a plan. */
+  public static final int LONGEST_DAYS = 730;
+
+  private LarderRules() {}
+
+  /** What cannot be right. */
+  public enum Problem {
+    /** Nothing is kept without date, place and owner. */
+    NOWHERE,
+    /** Its last day lies before the day it was made: both. */
+    USE_BY_BEFORE_MADE,
+    /** Kept for years: the most days. */
+    TOO_LONG,
+    /** Its last day is over already. */
+    OVER,
+    /** More taken than there is: what is there. */
+    MORE_THAN_THERE_IS,
+    /** More units taken than there are: how many there are. */
+    MORE_UNITS,
+    /** Nothing is left of it. */
+    GONE,
+    /** Nothing is thrown without a reason. */
+    NO_REASON,
+    /** It is still frozen. */
+    STILL_FROZEN,
+    /** It was thawed and is never frozen again. */
+    NEVER_REFROZEN,
+    /** It is not frozen, so it does not thaw. */
+    NOT_FROZEN,
+    /** It is frozen already. */
+    FROZEN_ALREADY,
+    /** It weighs more than before: what it weighed. */
+    HEAVIER,
+    /** It is on its way to another venue. */
+    UNDER_WAY,
+    /** Nobody sent it. */
+    NOT_SENT,
+    /** It lies there already. */
+    THERE_ALREADY,
+    /** Its last day is over: it is composted or thrown, or somebody decides a new day. */
+    OVERDUE
+  }
+
+  /** Fish on the same scale never weighs more after drying; wet paper may weigh a little. */
+  private static final Fraction WET = Fraction.of(2, 100);
+
+  /**
+   * Looks at something that is to be kept.
+   *
+   * @param made the day it was made
+   * @param useBy its last day, if one was given
+   * @param place where it lies, possibly empty
+   * @param today the day
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> keeping(
+      LocalDate made, Optional<LocalDate> useBy, String place, LocalDate today) {
+    if (useBy.isEmpty() || place.isBlank()) {
+      return found(Problem.NOWHERE, "until");
+    }
+    if (useBy.get().isBefore(made)) {
+      return found(Problem.USE_BY_BEFORE_MADE, "until", useBy.get(), made);
+    }
+    if (useBy.get().isAfter(made.plusDays(LONGEST_DAYS))) {
+      return found(Problem.TOO_LONG, "until", LONGEST_DAYS);
+    }
+    return useBy.get().isBefore(today) ? found(Problem.OVER, "until") : Optional.empty();
+  }
+
+  /**
+   * Looks at something that is to be taken out.
+   *
+   * @param item the item
+   * @param mass how much, positive
+   * @param out what for
+   * @param reason why, possibly empty
+   * @param today the day
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> taking(
+      Item item, Mass mass, Out out, String reason, LocalDate today) {
+    if (item.isGone()) {
+      return found(Problem.GONE, "");
+    }
+    if (item.underWay().isPresent() && out != Out.MISSING) {
+      return found(Problem.UNDER_WAY, "");
+    }
+    if (mass.compareTo(item.mass()) > 0) {
+      return found(Problem.MORE_THAN_THERE_IS, "mass", item.mass());
+    }
+    if (out.isWaste()) {
+      return reason.isBlank() ? found(Problem.NO_REASON, "reason") : Optional.empty();
+    }
+    if (item.daysLeft(today) < 0) {
+      return found(Problem.OVERDUE, "");
+    }
+    return item.state() == State.FROZEN && out != Out.SOLD
+        ? found(Problem.STILL_FROZEN, "")
+        : Optional.empty();
+  }
+
+  /**
+   * Looks at units that are to be taken out.
+   *
+   * @param item the item
+   * @param units how many
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> units(Item item, long units) {
+    if (item.isGone()) {
+      return found(Problem.GONE, "");
+    }
+    return units > item.units()
+        ? found(Problem.MORE_UNITS, "mass", item.units())
+        : Optional.empty();
+  }
+
+  /**
+   * Looks at a new weight of an item.
+   *
+   * @param item the item
+   * @param mass what it weighs now
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> weighing(Item item, Mass mass) {
+    if (item.isGone()) {
+      return found(Problem.GONE, "");
+    }
+    Mass most = item.mass().plus(item.mass().multipliedBy(WET, java.math.RoundingMode.CEILING));
+    return mass.compareTo(most) > 0
+        ? found(Problem.HEAVIER, "mass", item.mass())
+        : Optional.empty();
+  }
+
+  /**
+   * Looks at something that is to be frozen, thawed or cooked.
+   *
+   * @param item the item
+   * @param state what it becomes
+   * @param today the day
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> turning(Item item, State state, LocalDate today) {
+    if (item.isGone()) {
+      return found(Problem.GONE, "");
+    }
+    if (item.underWay().isPresent()) {
+      return found(Problem.UNDER_WAY, "");
+    }
+    if (state == State.FROZEN) {
+      if (item.state() == State.FROZEN) {
+        return found(Problem.FROZEN_ALREADY, "");
+      }
+      if (wasThawed(item)) {
+        return found(Problem.NEVER_REFROZEN, "");
+      }
+      return item.daysLeft(today) < 0 ? found(Problem.OVERDUE, "") : Optional.empty();
+    }
+    return state == State.THAWED && item.state() != State.FROZEN
+        ? found(Problem.NOT_FROZEN, "")
+        : Optional.empty();
+  }
+
+  /** Thawed once, whatever was done to it after. */
+  private static boolean wasThawed(Item item) {
+    return item.shelved().state() == State.THAWED
+        || item.entries().stream()
+            .anyMatch(e -> e instanceof Entry.Turned turned && turned.state() == State.THAWED);
+  }
+
+  /**
+   * Looks at something that is to go to another place or venue.
+   *
+   * @param item the item
+   * @param spot where it is to lie
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> moving(Item item, Shelved.Spot spot) {
+    if (item.isGone()) {
+      return found(Problem.GONE, "");
+    }
+    return item.underWay().isPresent() && item.underWay().getAsLong() != spot.venue()
+        ? found(Problem.UNDER_WAY, "")
+        : Optional.empty();
+  }
+
+  /**
+   * Looks at something that is to be sent to another venue.
+   *
+   * @param item the item
+   * @param venue the number of the venue
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> sending(Item item, long venue) {
+    if (item.isGone()) {
+      return found(Problem.GONE, "");
+    }
+    if (item.underWay().isPresent()) {
+      return found(Problem.UNDER_WAY, "");
+    }
+    return item.spot().venue() == venue ? found(Problem.THERE_ALREADY, "") : Optional.empty();
+  }
+
+  private static Optional<Finding> found(Problem what, String field, Object... figures) {
+    return Optional.of(Finding.of(what, figures).at(field));
+  }
+}

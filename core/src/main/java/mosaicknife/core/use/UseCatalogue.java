@@ -1,0 +1,183 @@
+package mosaicknife.core.use;
+
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Eating;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.ReferenceFile;
+import mosaicknife.core.anatomy.ReferenceFile.Line;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.use.FishUse.Caution;
+import mosaicknife.core.use.FishUse.Equipment;
+import mosaicknife.core.use.FishUse.Measure;
+import mosaicknife.core.use.FishUse.Need;
+import mosaicknife.core.use.FishUse.Unit;
+
+/** The uses that are shipped: starting estimates, to be replaced by the house's own. */
+public final class UseCatalogue {
+
+  /** The word for "nothing" where something must be said. */
+  public static final String NONE = "NONE";
+
+  private static final String FILE = "uses.csv";
+  private static final Map<Eating.Flesh, Fraction> FAT_OF_FLESH =
+      Map.of(
+          Eating.Flesh.WHITE, Fraction.of(1, 100),
+          Eating.Flesh.MEDIUM, Fraction.of(3, 100),
+          Eating.Flesh.OILY, Fraction.of(12, 100));
+  private static final Map<String, Fraction> FAT_OF_KIND =
+      Map.of(
+          "belly-fat", Fraction.of(70, 100),
+          "skin-fat", Fraction.of(70, 100),
+          "belly-front", Fraction.of(35, 100));
+
+  private UseCatalogue() {}
+
+  /**
+   * Reads the shipped uses.
+   *
+   * @param catalogue the kinds of part they may be made of
+   * @return the uses by code, in the order of the file
+   * @throws mosaicknife.core.anatomy.ReferenceDataException if a line is not understood
+   */
+  public static Map<String, FishUse> shipped(Catalogue catalogue) {
+    Map<String, FishUse> uses = new LinkedHashMap<>();
+    for (Line line : ReferenceFile.open(UseCatalogue.class, FILE).lines()) {
+      FishUse use = read(line);
+      for (String kind : use.kinds()) {
+        if (catalogue.findKind(kind).isEmpty()) {
+          throw line.problem("no kind of part '%s'".formatted(kind));
+        }
+      }
+      if (uses.put(use.code(), use) != null) {
+        throw line.problem("a second use of this code");
+      }
+    }
+    return uses;
+  }
+
+  private static FishUse read(Line line) {
+    return new FishUse(
+        line.field(0),
+        line.field(1),
+        line.read(2, Purpose::valueOf),
+        Set.copyOf(line.list(3)),
+        set(line, 4, Need.class),
+        line.field(5).isEmpty() ? OptionalInt.empty() : OptionalInt.of(whole(line, 5)),
+        line.field(6).isEmpty()
+            ? Optional.empty()
+            : Optional.of(line.read(6, text -> Mass.ofGrams(Long.parseLong(text)))),
+        line.read(7, UseCatalogue::measure),
+        line.read(8, Unit::valueOf),
+        whole(line, 9),
+        line.list(10).stream().map(text -> line(line, text)).toList(),
+        line.read(11, UseCatalogue::percent),
+        new FishUse.Work(
+            whole(line, 12),
+            line.read(13, BigDecimal::new),
+            line.read(14, Equipment::valueOf),
+            line.read(15, BigDecimal::new)),
+        line.read(16, BigDecimal::new),
+        line.field(17).equals("RAW"),
+        whole(line, 18),
+        set(line, 19, Caution.class),
+        line.field(20).isEmpty()
+            ? Optional.empty()
+            : Optional.of(line.read(20, UseCatalogue::percent)));
+  }
+
+  private static int whole(Line line, int field) {
+    return line.read(field, Integer::valueOf);
+  }
+
+  private static Fraction percent(String text) {
+    return Fraction.of(new BigDecimal(text).movePointLeft(2));
+  }
+
+  private static Measure measure(String text) {
+    String[] words = text.split(" ", 2);
+    long figure = Long.parseLong(words[1]);
+    return switch (words[0]) {
+      case "FINISHED" -> new Measure.Finished(Mass.ofGrams(figure));
+      case "PART" -> new Measure.OfPart(Mass.ofGrams(figure));
+      case "PIECE" -> new Measure.Pieces((int) figure);
+      default -> throw new IllegalArgumentException(text);
+    };
+  }
+
+  private static RecipeLine line(Line line, String text) {
+    String[] fields = text.split("/", -1);
+    if (fields.length != 4 || fields[3].isBlank()) {
+      throw line.problem("'%s' does not say its allergens".formatted(text));
+    }
+    return new RecipeLine(
+        fields[0], percent(fields[1]), new BigDecimal(fields[2]), allergens(fields[3]));
+  }
+
+  private static Set<Allergen> allergens(String text) {
+    return text.equals(NONE)
+        ? Set.of()
+        : Arrays.stream(text.split("\\+")).map(Allergen::valueOf).collect(Collectors.toSet());
+  }
+
+  private static <E extends Enum<E>> Set<E> set(Line line, int field, Class<E> type) {
+    Set<E> all = EnumSet.noneOf(type);
+    for (String name : line.list(field)) {
+      if (!name.equals(NONE)) {
+        all.add(line.read(field, text -> Enum.valueOf(type, name)));
+      }
+    }
+    return all;
+  }
+
+  /**
+   * Returns about how fat a part is.
+   *
+   * @param kind its kind
+   * @param species the fish
+   * @return its share of fat; a starting estimate
+   */
+  public static Fraction fat(PartKind kind, Species species) {
+    return FAT_OF_KIND.getOrDefault(kind.code(), FAT_OF_FLESH.get(species.eating().flesh()));
+  }
+
+  /**
+   * Returns whether a part is added to others for its fat.
+   *
+   * @param kind its kind
+   * @return true for the fat around guts, under skin and of the front belly
+   */
+  public static boolean isFat(PartKind kind) {
+    return FAT_OF_KIND.containsKey(kind.code());
+  }
+
+  /**
+   * Returns the uses something qualifies for.
+   *
+   * @param uses the uses of the house
+   * @param part the part
+   * @return those without a reason against them
+   */
+  public static List<FishUse> fitting(Iterable<FishUse> uses, OnHand part) {
+    java.util.ArrayList<FishUse> fitting = new java.util.ArrayList<>();
+    for (FishUse use : uses) {
+      if (Qualification.qualifies(use, part)) {
+        fitting.add(use);
+      }
+    }
+    return fitting;
+  }
+}

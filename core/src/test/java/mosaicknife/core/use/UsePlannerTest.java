@@ -1,0 +1,219 @@
+package mosaicknife.core.use;
+
+import static mosaicknife.core.use.Kitchen.grams;
+import static mosaicknife.core.use.Kitchen.part;
+import static mosaicknife.core.use.Kitchen.use;
+import static mosaicknife.core.use.Kitchen.work;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.use.FishUse.Equipment;
+import mosaicknife.core.use.FishUse.Measure;
+import mosaicknife.core.use.PlanQuestion.Lock;
+import mosaicknife.core.use.PlanQuestion.Place;
+import mosaicknife.core.use.PlanQuestion.Wanted;
+import mosaicknife.core.use.UsePlan.Making;
+import mosaicknife.core.use.UsePlan.Why;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** The plan of uses against sums by hand and against a solver of another house. */
+public class UsePlannerTest {
+
+  private static final FishUse PATTY =
+      use("patty", Set.of("trim"), grams(60), work(10, "1", Equipment.PAN, "2"));
+  private static final FishUse SKEWER =
+      use("skewer", Set.of("trim", "tail-piece"), grams(50), work(5, "2", Equipment.GRILL, "3"));
+  private static final FishUse COLLAR =
+      use("collar", Set.of("collar"), new Measure.Pieces(1), work(5, "2", Equipment.GRILL, "7"));
+
+  private static PlanQuestion ask(List<OnHand> parts, List<Wanted> wanted) {
+    return new PlanQuestion(parts, wanted, Map.of(), Map.of(), List.of());
+  }
+
+  private static long units(UsePlan plan, String id) {
+    return plan.makings().stream()
+        .filter(making -> making.wanted().id().equals(id))
+        .mapToLong(Making::units)
+        .sum();
+  }
+
+  @Test
+  public void oneTrimmingBecomesTwoProductsAtTwoVenuesByGrams() {
+    OnHand trim = part("trim", "albacore", "trim", "1.000", 1);
+    UsePlan plan =
+        UsePlanner.plan(
+            ask(
+                List.of(trim),
+                List.of(new Wanted(PATTY, 1, 9, 300), new Wanted(SKEWER, 2, 40, 200))),
+            10);
+    // 9 patties are 540 g, and 460 g are nine skewers with 10 g over: 2700 + 1800
+    // 8 patties are 480 g and 520 g ten skewers: 2400 + 2000, less
+    assertEquals(units(plan, "patty@1"), 9);
+    assertEquals(units(plan, "skewer@2"), 9);
+    assertEquals(plan.worth(), 4500);
+    assertTrue(plan.isProved());
+    assertEquals(plan.left().get(0).mass(), Mass.ofGrams(10));
+    assertEquals(plan.left().get(0).why().what(), Why.LESS_THAN_A_UNIT);
+  }
+
+  @Test
+  public void piecesStayWholeAndTheGrillHasItsMinutes() {
+    OnHand collars = part("collars", "hake", "collar", "0.800", 4);
+    PlanQuestion question =
+        new PlanQuestion(
+            List.of(collars),
+            List.of(new Wanted(COLLAR, 1, 10, 400)),
+            Map.of(new Place(1, Equipment.GRILL), 21L),
+            Map.of(1L, 60L),
+            List.of());
+    UsePlan plan = UsePlanner.plan(question, 10);
+    assertEquals(units(plan, "collar@1"), 3, "three by seven minutes");
+    assertEquals(plan.makings().get(0).mass(), Mass.ofGrams(600));
+    assertEquals(plan.left().get(0).why().what(), Why.NO_ROOM);
+    assertEquals(plan.left().get(0).why().figures(), List.of(Equipment.GRILL));
+  }
+
+  @Test
+  public void whatIsNotWorthItIsNotMadeAndSaysSo() {
+    OnHand trim = part("trim", "albacore", "trim", "0.500", 1);
+    UsePlan plan = UsePlanner.plan(ask(List.of(trim), List.of(new Wanted(PATTY, 1, 9, -20))), 10);
+    assertEquals(plan.makings(), List.of());
+    assertEquals(plan.left().get(0).why().what(), Why.NOT_WORTH_IT);
+    assertEquals(plan.left().get(0).mass(), Mass.ofGrams(500));
+  }
+
+  @Test
+  public void handsAndSetUpAreCounted() {
+    OnHand trim = part("trim", "albacore", "trim", "3.000", 1);
+    PlanQuestion question =
+        new PlanQuestion(
+            List.of(trim),
+            List.of(new Wanted(PATTY, 1, 50, 300)),
+            Map.of(),
+            Map.of(1L, 30L),
+            List.of());
+    UsePlan plan = UsePlanner.plan(question, 10);
+    assertEquals(units(plan, "patty@1"), 20, "thirty minutes less ten to set up");
+    assertEquals(plan.left().get(0).why().what(), Why.NO_HANDS);
+  }
+
+  @Test
+  public void whatIsLockedStaysAndHasItsPrice() {
+    OnHand trim = part("trim", "albacore", "trim", "0.600", 1);
+    List<Wanted> wanted = List.of(new Wanted(PATTY, 1, 50, 300), new Wanted(SKEWER, 2, 50, 100));
+    PlanQuestion locked =
+        new PlanQuestion(
+            List.of(trim),
+            wanted,
+            Map.of(),
+            Map.of(),
+            List.of(new Lock("trim", "skewer", 2, Mass.ofGrams(300))));
+    UsePlan plan = UsePlanner.plan(locked, 10);
+    assertEquals(units(plan, "skewer@2"), 6);
+    assertEquals(units(plan, "patty@1"), 5);
+    assertEquals(plan.worth(), 2100);
+    assertEquals(UsePlanner.plan(locked.unlocked(), 10).worth(), 3000);
+    assertThrows(
+        IllegalArgumentException.class,
+        () ->
+            UsePlanner.plan(
+                new PlanQuestion(
+                    List.of(trim),
+                    wanted,
+                    Map.of(),
+                    Map.of(),
+                    List.of(new Lock("trim", "skewer", 2, Mass.ofGrams(700)))),
+                10));
+  }
+
+  @Test
+  public void theOldestGoesFirstAndWhatLiesThereStays() {
+    OnHand fresh = part("fresh", "albacore", "trim", "0.300", 1, 0, Kitchen.SOUND);
+    OnHand old = part("old", "albacore", "trim", "0.300", 1, 2, Kitchen.SOUND);
+    UsePlan plan =
+        UsePlanner.plan(ask(List.of(fresh, old), List.of(new Wanted(PATTY, 1, 5, 300))), 10);
+    assertEquals(plan.makings().get(0).from().get(0).part(), old);
+    assertEquals(plan.makings().get(0).from().size(), 1);
+  }
+
+  @DataProvider
+  public static Object[][] seeds() {
+    return new Object[][] {{1L}, {2L}, {3L}, {4L}, {5L}, {6L}, {7L}, {8L}};
+  }
+
+  @Test(dataProvider = "seeds")
+  public void aSolverOfAnotherHouseFindsTheSameOptimum(long seed) {
+    Random random = new Random(seed);
+    List<String> kinds = List.of("trim", "tail-piece", "belly", "frame");
+    List<OnHand> parts = new ArrayList<>();
+    for (int i = 0; i < 5; i++) {
+      String kind = kinds.get(random.nextInt(kinds.size()));
+      BigDecimal kilograms = BigDecimal.valueOf(200 + random.nextInt(1500), 3);
+      parts.add(part("part" + i, "hake", kind, kilograms.toPlainString(), 1));
+    }
+    List<Wanted> wanted = new ArrayList<>();
+    for (int u = 0; u < 6; u++) {
+      Set<String> some = Set.of(kinds.get(u % 4), kinds.get((u + 1 + random.nextInt(3)) % 4));
+      FishUse one =
+          use(
+              "use" + u,
+              some,
+              grams(40 + random.nextInt(120)),
+              work(
+                  random.nextInt(12),
+                  "" + (1 + random.nextInt(4)),
+                  random.nextBoolean() ? Equipment.PAN : Equipment.GRILL,
+                  "" + (1 + random.nextInt(6))));
+      for (int venue = 1; venue <= 2; venue++) {
+        wanted.add(new Wanted(one, venue, 3 + random.nextInt(10), 50 + random.nextInt(400)));
+      }
+    }
+    PlanQuestion question =
+        new PlanQuestion(
+            parts,
+            wanted,
+            Map.of(new Place(1, Equipment.PAN), 40L, new Place(2, Equipment.GRILL), 35L),
+            Map.of(1L, 60L, 2L, 45L),
+            List.of());
+    UsePlan plan = UsePlanner.plan(question, 20);
+    assertTrue(plan.isProved());
+    assertEquals(plan.worth(), PlanModel.optimum(question));
+    keeps(question, plan);
+  }
+
+  /** No gram twice, no unit without its grams, no more than wanted, in grams alone. */
+  private static void keeps(PlanQuestion question, UsePlan plan) {
+    for (OnHand part : question.parts()) {
+      Mass used =
+          Mass.total(
+              plan.makings().stream()
+                  .flatMap(making -> making.from().stream())
+                  .filter(grams -> grams.part().equals(part))
+                  .map(UsePlan.Grams::mass)
+                  .toList());
+      Mass left =
+          Mass.total(
+              plan.left().stream()
+                  .filter(one -> one.part().equals(part))
+                  .map(UsePlan.Left::mass)
+                  .toList());
+      assertTrue(used.plus(left).compareTo(part.mass()) <= 0, part.id());
+      assertTrue(part.mass().minus(used).minus(left).compareTo(Mass.ofGrams(1)) < 0, part.id());
+    }
+    for (Making making : plan.makings()) {
+      assertTrue(making.units() <= making.wanted().most());
+      assertTrue(
+          new Batch(making.wanted().use(), making.mass(), Mass.ofGrams(1)).units()
+              >= making.units());
+    }
+  }
+}
