@@ -43,6 +43,10 @@ class PreWorkEntity {
     return key.place();
   }
 
+  long lotId() {
+    return key.lotId();
+  }
+
   PreWork.Task task() {
     return key.task();
   }

@@ -1,5 +1,6 @@
 package mosaicknife.app.cutplan;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.Query;
@@ -15,4 +16,7 @@ interface PreWorkRepository extends Repository<PreWorkEntity, PreWorkEntity.Key>
 
   @Query("select w from PreWorkEntity w where w.key.lotId = :lotId")
   List<PreWorkEntity> findOfLot(long lotId);
+
+  @Query("select w from PreWorkEntity w where w.key.lotId in :lots")
+  List<PreWorkEntity> findOfLots(Collection<Long> lots);
 }

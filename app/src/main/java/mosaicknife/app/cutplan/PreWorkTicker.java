@@ -2,8 +2,10 @@ package mosaicknife.app.cutplan;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
@@ -18,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Ticks off what is done before the first cut, with who did it. */
 @Service
 @Transactional
-class PreWorkTicker {
+public class PreWorkTicker {
 
   private final PreWorkRepository works;
   private final LotRegister lots;
@@ -54,6 +56,20 @@ class PreWorkTicker {
             Collectors.toMap(
                 done -> done.place() + "/" + done.task(),
                 done -> new Done(names.getOrDefault(done.doneBy(), ""), done.doneAt())));
+  }
+
+  /**
+   * Returns what was done to lots before the first cut.
+   *
+   * @param lots the numbers of the lots
+   * @return the tasks by lot
+   */
+  @Transactional(readOnly = true)
+  public Map<Long, Set<PreWork.Task>> done(Collection<Long> lots) {
+    return works.findOfLots(lots).stream()
+        .collect(
+            Collectors.groupingBy(
+                PreWorkEntity::lotId, Collectors.mapping(PreWorkEntity::task, Collectors.toSet())));
   }
 
   /**

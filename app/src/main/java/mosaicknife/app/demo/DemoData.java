@@ -64,6 +64,7 @@ class DemoData implements ApplicationRunner {
   private final DemoBuying buying;
   private final DemoDock dock;
   private final DemoPlans plans;
+  private final DemoLarder larder;
   private final TransactionTemplate transaction;
 
   DemoData(
@@ -79,6 +80,7 @@ class DemoData implements ApplicationRunner {
       DemoBuying buying,
       DemoDock dock,
       DemoPlans plans,
+      DemoLarder larder,
       TransactionTemplate transaction) {
     this.people = people;
     this.houses = houses;
@@ -92,6 +94,7 @@ class DemoData implements ApplicationRunner {
     this.buying = buying;
     this.dock = dock;
     this.plans = plans;
+    this.larder = larder;
     this.transaction = transaction;
   }
 
@@ -129,6 +132,7 @@ class DemoData implements ApplicationRunner {
     people.as("ines", () -> buying.load(lantern, counter));
     people.as("ines", () -> plans.load(counter));
     people.as("tobiah", dock::load);
+    larder.load(lantern, counter);
   }
 
   private void finishedHake(Named venue) {

@@ -21,6 +21,7 @@ import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.SquareCode;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
@@ -153,7 +154,7 @@ class DockLotController {
             .replacePath("/dock/" + id)
             .toUriString();
     model.addAttribute("address", address);
-    model.addAttribute("code", PassportView.code(address));
+    model.addAttribute("code", SquareCode.of(address));
     return "dock/passport";
   }
 }

@@ -342,6 +342,7 @@ public class LotRegister {
   @PreAuthorize("hasAuthority('FINISH_LOT')")
   public void finish(long id, int version) {
     fresh(id, version).finish(current.get().id(), clock.instant());
+    events.publishEvent(new LotClosed(id));
   }
 
   /**

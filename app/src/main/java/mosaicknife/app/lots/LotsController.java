@@ -48,9 +48,4 @@ class LotsController {
   String cost() {
     return "redirect:/lots?for=cost";
   }
-
-  @GetMapping("/uses")
-  String uses() {
-    return "redirect:/lots?for=uses";
-  }
 }

@@ -100,7 +100,7 @@ class LotPartEntity {
 
   @Formula(
       "(select coalesce(sum(s.milligrams), 0) from larder_source s"
-          + " where s.lot_id = lot_id and s.slot = slot and s.direction = 'USED')")
+          + " where s.lot_id = lot_id and s.slot = slot and s.direction in ('EATEN', 'SOLD'))")
   private long usedMilligrams;
 
   @Version private int version;

@@ -2,6 +2,7 @@ package mosaicknife.app.today;
 
 import java.util.Optional;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.weighing.LotSheets;
 import org.springframework.stereotype.Controller;
@@ -20,9 +21,11 @@ class TodayController {
 
   private final LotSheets sheets;
   private final LotRegister lots;
+  private final LarderBook larder;
   private final HouseSettings houses;
 
-  TodayController(LotSheets sheets, LotRegister lots, HouseSettings houses) {
+  TodayController(LotSheets sheets, LotRegister lots, LarderBook larder, HouseSettings houses) {
+    this.larder = larder;
     this.sheets = sheets;
     this.lots = lots;
     this.houses = houses;
@@ -32,7 +35,12 @@ class TodayController {
   String today(Model model) {
     model.addAttribute(
         "today",
-        TodayView.of(sheets.of(lots.open(MOST_JUDGED)), MOST_SHOWN, houses.house().formats()));
+        TodayView.of(
+            sheets.of(lots.open(MOST_JUDGED)),
+            larder.onShelves(),
+            MOST_SHOWN,
+            houses.house(),
+            houses.today()));
     model.addAttribute("more", Math.max(0, lots.countOpen() - MOST_SHOWN));
     model.addAttribute("closed", lots.newest().stream().filter(lot -> lot.isFinished()).toList());
     return "today/today";

@@ -1,14 +1,18 @@
 package mosaicknife.app.today;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
+import mosaicknife.app.house.House;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.finding.Finding;
+import mosaicknife.core.larder.Item;
 import mosaicknife.core.lot.Decision;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
@@ -27,6 +31,8 @@ import mosaicknife.core.quantity.Mass;
  */
 record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long portions) {
 
+  private static final int MOST_DUE = 5;
+
   /** One lot. */
   record Row(
       LotSheet sheet,
@@ -42,8 +48,10 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
   /** One thing to decide, with the page where it is decided. */
   record Pressing(String kind, String sentence, String link, String action) {}
 
-  static TodayView of(List<LotSheet> sheets, int shown, Formats formats) {
-    List<Pressing> decisions =
+  static TodayView of(
+      List<LotSheet> sheets, List<Item> shelves, int shown, House house, LocalDate today) {
+    Formats formats = house.formats();
+    List<Pressing> ofLots =
         sheets.stream()
             .flatMap(
                 s ->
@@ -52,6 +60,8 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
             .sorted(Map.Entry.comparingByKey())
             .map(Map.Entry::getValue)
             .toList();
+    List<Pressing> decisions =
+        Stream.concat(ofLots.stream(), due(shelves, today, formats)).toList();
     Mass inside =
         Mass.total(
             sheets.stream()
@@ -62,6 +72,20 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
     long portions = sheets.stream().mapToLong(s -> s.portions().count()).sum();
     return new TodayView(
         rows, decisions, inside.isPositive() ? formats.mass(inside) : "", portions);
+  }
+
+  /** What lapses, arrives or is to be thawed; beyond a few the larder shows them all. */
+  private static Stream<Pressing> due(List<Item> shelves, LocalDate today, Formats formats) {
+    return shelves.stream()
+        .flatMap(item -> item.due(today).stream().map(due -> Map.entry(item, due)))
+        .limit(MOST_DUE)
+        .map(
+            one ->
+                new Pressing(
+                    one.getValue().what().name(),
+                    formats.say(one.getValue()),
+                    "/larder/" + one.getKey().shelved().code(),
+                    formats.say("today.said.look")));
   }
 
   private static Row row(LotSheet sheet, Formats formats) {

@@ -3,6 +3,7 @@ package mosaicknife.app.use;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Stream;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Purpose;
@@ -30,6 +31,9 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
       List<UseChoice> choices,
       String value,
       String held,
+      String shelved,
+      Optional<String> left,
+      UUID newId,
       Optional<CookedView> cooked) {}
 
   /** What a part weighed after cooking, in words and as it can be typed again. */
@@ -125,6 +129,13 @@ record UseView(List<Row> rows, List<Total> totals, String openText) {
                         held.place(),
                         names.getOrDefault(held.keeper(), "?")))
             .orElse(""),
+        part.part().shelf().in().isPositive()
+            ? formats.say("use.said.on-a-shelf", part.part().shelf().in())
+            : "",
+        Optional.of(part.mass().minus(part.part().shelf().in()))
+            .filter(left -> left.isPositive() && part.kind().mayBeFor(Purpose.HOLD))
+            .map(formats::mass),
+        UUID.randomUUID(),
         cooked);
   }
 

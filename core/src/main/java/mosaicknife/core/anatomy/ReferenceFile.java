@@ -46,6 +46,23 @@ public final class ReferenceFile {
     return file;
   }
 
+  /**
+   * Reads a text as if it were a file.
+   *
+   * @param name what it is called in problems
+   * @param text its lines
+   * @return the file
+   */
+  public static ReferenceFile of(String name, String text) {
+    ReferenceFile file = new ReferenceFile(name);
+    try {
+      file.readLines(new BufferedReader(new java.io.StringReader(text)));
+    } catch (IOException e) {
+      throw new ReferenceDataException(name, e);
+    }
+    return file;
+  }
+
   private void readLines(BufferedReader reader) throws IOException {
     int number = 0;
     for (String text = reader.readLine(); text != null; text = reader.readLine()) {

@@ -149,7 +149,21 @@ public record Ageing(Mass first, double last, double spread, double rate) {
             .map(entry -> new Reading(days(item, entry.at()), entry.mass()))
             .filter(reading -> reading.days() > 0)
             .toList();
-    return Optional.of(starting(species, skinOn, item.shelved().mass()).with(readings));
+    Ageing curve = starting(species, skinOn, item.shelved().mass()).with(readings);
+    return Optional.of(
+        readings.isEmpty() ? curve : curve.through(readings.get(readings.size() - 1)));
+  }
+
+  /**
+   * Moves the curve so that it goes through a reading: what was weighed last is known.
+   *
+   * @param reading the reading
+   * @return the curve with the same share and rate
+   */
+  public Ageing through(Reading reading) {
+    Fraction left = Fraction.ofEstimate(1 - last * reached(reading.days()));
+    Mass start = reading.mass().multipliedBy(Fraction.ONE.dividedBy(left), RoundingMode.HALF_EVEN);
+    return new Ageing(start, last, spread, rate);
   }
 
   private static double days(Item item, java.time.Instant at) {

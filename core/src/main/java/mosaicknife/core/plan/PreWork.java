@@ -31,6 +31,21 @@ public final class PreWork {
   private final Question question;
   private final List<Item> items = new ArrayList<>();
 
+  /**
+   * Returns whether a part has no scales any more by what was done before the first cut.
+   *
+   * @param done what was done
+   * @param kind the kind of the part
+   * @return true if the whole fish was scaled, or this part
+   */
+  public static boolean isScaled(Set<Task> done, PartKind kind) {
+    return done.contains(Task.SCALE)
+        || done.contains(Task.SCALE_FOR_SCRAPING)
+        || kind.is(PartKind.Trait.SKIN) && done.contains(Task.SCALE_THE_SKIN)
+        || kind.is(PartKind.Trait.COLLAR) && done.contains(Task.SCALE_THE_COLLARS)
+        || kind.is(PartKind.Trait.HEAD) && done.contains(Task.SCALE_THE_HEAD);
+  }
+
   private PreWork(Question question) {
     this.question = question;
   }

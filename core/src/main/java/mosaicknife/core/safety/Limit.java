@@ -30,7 +30,13 @@ public enum Limit {
   /** How long perfect salmon, trout and char keep. */
   DAYS_SALMON(Unit.DAYS, 13, 1, 30),
   /** How long perfect tunas and billfish keep. */
-  DAYS_TUNA(Unit.DAYS, 9, 1, 30);
+  DAYS_TUNA(Unit.DAYS, 9, 1, 30),
+  /** How long something keeps in the freezer. */
+  FROZEN_KEEPS(Unit.DAYS, 60, 1, 365),
+  /** How long something keeps once it was thawed. */
+  THAWED_KEEPS(Unit.DAYS, 1, 0, 5),
+  /** How long something keeps once it was cooked. */
+  COOKED_KEEPS(Unit.DAYS, 2, 0, 10);
 
   private final Unit unit;
   private final int starting;

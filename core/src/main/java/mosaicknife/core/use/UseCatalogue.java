@@ -69,6 +69,85 @@ public final class UseCatalogue {
     return uses;
   }
 
+  /**
+   * Reads a use of the house, written as a line of the file.
+   *
+   * @param text the line
+   * @return the use
+   * @throws mosaicknife.core.anatomy.ReferenceDataException if it is not understood
+   */
+  public static FishUse read(String text) {
+    return read(ReferenceFile.of(FILE, text).lines().get(0));
+  }
+
+  /**
+   * Writes a use as a line of the file.
+   *
+   * @param use the use; no name in it has a semicolon, a comma or a slash
+   * @return the line
+   */
+  public static String write(FishUse use) {
+    return String.join(
+        ";",
+        use.code(),
+        use.name(),
+        use.purpose().name(),
+        String.join(",", use.kinds().stream().sorted().toList()),
+        names(use.needs()),
+        use.oldest().isPresent() ? "" + use.oldest().getAsInt() : "",
+        use.lightest().map(UseCatalogue::grams).orElse(""),
+        write(use.measure()),
+        use.unit().name(),
+        "" + use.perPlate(),
+        use.lines().stream().map(UseCatalogue::write).collect(Collectors.joining(",")),
+        percent(use.loss()),
+        "" + use.work().start(),
+        use.work().each().toPlainString(),
+        use.work().equipment().name(),
+        use.work().load().toPlainString(),
+        use.value().toPlainString(),
+        use.raw() ? "RAW" : "COOKED",
+        "" + use.keeps(),
+        names(use.cautions()),
+        use.fat().map(UseCatalogue::percent).orElse(""));
+  }
+
+  private static String write(Measure measure) {
+    if (measure instanceof Measure.Finished finished) {
+      return "FINISHED " + grams(finished.mass());
+    }
+    return measure instanceof Measure.OfPart part
+        ? "PART " + grams(part.mass())
+        : "PIECE " + ((Measure.Pieces) measure).count();
+  }
+
+  private static String write(RecipeLine line) {
+    return String.join(
+        "/",
+        line.name(),
+        percent(line.share()),
+        line.perKilogram().toPlainString(),
+        line.allergens().isEmpty()
+            ? NONE
+            : line.allergens().stream().sorted().map(Enum::name).collect(Collectors.joining("+")));
+  }
+
+  private static String names(Set<? extends Enum<?>> all) {
+    return all.stream().map(Enum::name).sorted().collect(Collectors.joining(","));
+  }
+
+  private static String grams(Mass mass) {
+    return "" + mass.milligrams() / 1000;
+  }
+
+  private static String percent(Fraction share) {
+    return share
+        .toDecimal(6, java.math.RoundingMode.HALF_EVEN)
+        .movePointRight(2)
+        .stripTrailingZeros()
+        .toPlainString();
+  }
+
   private static FishUse read(Line line) {
     return new FishUse(
         line.field(0),

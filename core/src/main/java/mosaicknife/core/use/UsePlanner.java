@@ -136,14 +136,15 @@ public final class UsePlanner {
   }
 
   private long free(OnHand part) {
-    long locked =
-        question.locks().stream()
-            .filter(lock -> lock.part().equals(part.id()))
-            .mapToLong(lock -> tenthsUp(lock.mass()))
-            .sum();
-    long left = part.mass().milligrams() / TENTH - locked;
-    Check.that(left >= 0, "Expected locks up to the part, found more of " + part.id());
-    return left;
+    Mass locked =
+        Mass.total(
+            question.locks().stream()
+                .filter(lock -> lock.part().equals(part.id()))
+                .map(Lock::mass)
+                .toList());
+    Mass left = part.mass().minus(locked);
+    Check.that(!left.isNegative(), "Expected locks up to the part, found more of " + part.id());
+    return left.milligrams() / TENTH;
   }
 
   private static long tenthsUp(Mass mass) {

@@ -179,6 +179,7 @@ public class LarderTest {
     Ageing corrected = curve.with(List.of(new Reading(5, Mass.ofGrams(942))));
     assertEquals(corrected.last(), (400 * 0.20 + 2796.4 * 0.13710) / 3196.4, 0.0002);
     assertTrue(corrected.spread() < 0.018);
+    assertEquals(corrected.through(new Reading(5, Mass.ofGrams(930))).mass(5), Mass.ofGrams(930));
     List<Mass> range = corrected.range(7);
     assertTrue(range.get(0).compareTo(corrected.mass(7)) < 0);
     assertTrue(range.get(1).compareTo(corrected.mass(7)) > 0);

@@ -1,4 +1,4 @@
-package mosaicknife.app.dock;
+package mosaicknife.app.shared;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
@@ -9,7 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
-public class PassportViewTest {
+public class SquareCodeTest {
 
   private static final Pattern MODULE = Pattern.compile("M(\\d+) (\\d+)h1v1h-1z");
   private static final int QUIET = 2;
@@ -17,7 +17,7 @@ public class PassportViewTest {
   @Test
   public void theDrawnCodeIsReadBackAsTheAddressOfTheLot() throws Exception {
     String address = "http://127.0.0.1:8080/dock/12";
-    PassportView.Code code = PassportView.code(address);
+    SquareCode code = SquareCode.of(address);
     BitMatrix bits = new BitMatrix(code.side() - 2 * QUIET);
     Matcher modules = MODULE.matcher(code.path());
     int count = 0;

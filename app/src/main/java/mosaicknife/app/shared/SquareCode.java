@@ -1,4 +1,4 @@
-package mosaicknife.app.dock;
+package mosaicknife.app.shared;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
@@ -8,20 +8,26 @@ import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.util.Map;
 
-/** The square code of a lot's passport, as one SVG path. */
-final class PassportView {
+/**
+ * A square code as one SVG path.
+ *
+ * @param side how many modules a side has
+ * @param path the path that draws them
+ */
+public record SquareCode(int side, String path) {
 
-  private PassportView() {}
-
-  /** A code of so many modules a side, drawn by one path. */
-  record Code(int side, String path) {}
-
-  static Code code(String address) {
+  /**
+   * Makes the code of a text.
+   *
+   * @param text what it says, short enough for a code
+   * @return the code
+   */
+  public static SquareCode of(String text) {
     try {
       BitMatrix bits =
           new QRCodeWriter()
               .encode(
-                  address,
+                  text,
                   BarcodeFormat.QR_CODE,
                   0,
                   0,
@@ -38,9 +44,9 @@ final class PassportView {
           }
         }
       }
-      return new Code(bits.getWidth(), path.toString());
+      return new SquareCode(bits.getWidth(), path.toString());
     } catch (WriterException e) {
-      throw new IllegalStateException("Bug: an address fits a code", e);
+      throw new IllegalStateException("Bug: the text fits a code", e);
     }
   }
 }

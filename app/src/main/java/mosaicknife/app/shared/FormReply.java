@@ -1,16 +1,14 @@
-package mosaicknife.app.dock;
+package mosaicknife.app.shared;
 
 import java.util.HashMap;
 import java.util.Map;
-import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.Words;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Answers a form with the page it came from: what was done, or why not and what was typed. */
 @Component
-class FormReply {
+public class FormReply {
 
   private final Words words;
 
@@ -18,8 +16,14 @@ class FormReply {
     this.words = words;
   }
 
-  /** What a form asks for; the sentence it is answered with. */
-  interface Change {
+  /** What a form asks for. */
+  public interface Change {
+
+    /**
+     * Does it.
+     *
+     * @return the sentence it is answered with
+     */
     String done();
   }
 
@@ -30,9 +34,18 @@ class FormReply {
    * @param name under which the page looks for what was typed
    * @param typed what was typed, by field
    */
-  record Form(String page, String name, Map<String, String> typed) {}
+  public record Form(String page, String name, Map<String, String> typed) {}
 
-  String after(Form form, RedirectAttributes later, Change work) {
+  /**
+   * Does what a form asks for.
+   *
+   * @param form the form as typed
+   * @param later what the next page is told
+   * @param work what it asks for
+   * @return the page it came from
+   * @throws Refusal if what it is about is not there
+   */
+  public String after(Form form, RedirectAttributes later, Change work) {
     try {
       later.addFlashAttribute("done", work.done());
     } catch (Refusal | QuantityFormatException refusal) {

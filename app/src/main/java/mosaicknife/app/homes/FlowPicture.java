@@ -1,0 +1,165 @@
+package mosaicknife.app.homes;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.use.Batch;
+import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.OnHand;
+import mosaicknife.core.use.UsePlan;
+import mosaicknife.core.use.UsePlan.Grams;
+import mosaicknife.core.use.UsePlan.Left;
+import mosaicknife.core.use.UsePlan.Making;
+
+/**
+ * The flow from parts to what they become, as wide as the grams.
+ *
+ * @param width the width of the drawing
+ * @param height its height
+ * @param parts the parts on the left
+ * @param uses what they become, on the right
+ * @param ribbons what flows between
+ */
+record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, List<Ribbon> ribbons) {
+
+  private static final int WIDTH = 1180;
+  private static final int LEFT = 330;
+  private static final int RIGHT = 760;
+  private static final int BAR = 12;
+  private static final int GAP = 10;
+  private static final int LEAST = 40;
+  private static final int TALL = 420;
+
+  /** A part or what becomes of some. */
+  record Node(int x, double y, double height, String style, String title, String line) {}
+
+  /** Grams that flow from one to the other. */
+  record Ribbon(String path, String style, String title) {}
+
+  static FlowPicture of(
+      UsePlan plan, Map<Long, String> venues, ExactMoney labour, Formats formats) {
+    Map<OnHand, Mass> parts = new LinkedHashMap<>();
+    for (Making making : plan.makings()) {
+      making.from().forEach(grams -> parts.merge(grams.part(), grams.mass(), Mass::plus));
+    }
+    plan.left().forEach(left -> parts.merge(left.part(), left.mass(), Mass::plus));
+    double all = Math.max(1, Mass.total(parts.values()).inGrams().doubleValue());
+    double scale = TALL / all;
+
+    Map<OnHand, double[]> at = new LinkedHashMap<>();
+    List<Node> left = new ArrayList<>();
+    double y = 0;
+    for (Map.Entry<OnHand, Mass> one : parts.entrySet()) {
+      double height = height(one.getValue(), scale);
+      at.put(one.getKey(), new double[] {y + offset(one.getValue(), scale)});
+      String weight =
+          one.getKey().measured() ? formats.mass(one.getValue()) : formats.about(one.getValue());
+      left.add(
+          new Node(LEFT - BAR, y, height, "part", HomeView.name(one.getKey(), formats), weight));
+      y += height + GAP;
+    }
+    double tallest = y;
+    List<Node> right = new ArrayList<>();
+    List<Ribbon> ribbons = new ArrayList<>();
+    y = 0;
+    for (Making making : plan.makings()) {
+      double height = height(making.mass(), scale);
+      String style = making.wanted().use().purpose().name();
+      right.add(
+          new Node(
+              RIGHT,
+              y,
+              height,
+              style,
+              formats.say(
+                  "homes.said.made-at",
+                  making.units(),
+                  making.wanted().use().name(),
+                  venues.getOrDefault(making.wanted().venue(), "?")),
+              line(making, labour, formats)));
+      double down = y + offset(making.mass(), scale);
+      for (Grams grams : making.from()) {
+        double thick = grams.mass().inGrams().doubleValue() * scale;
+        ribbons.add(ribbon(at.get(grams.part()), down, thick, style, formats.mass(grams.mass())));
+        down += thick;
+      }
+      y += height + GAP;
+    }
+    for (Left rest : plan.left()) {
+      double height = height(rest.mass(), scale);
+      right.add(
+          new Node(
+              RIGHT,
+              y,
+              height,
+              "left",
+              formats.say("homes.said.left", rest.mass(), formats.say(rest.why())),
+              formats.say("homes.said.next", formats.say("UsePlan.Next." + rest.next().name()))));
+      double thick = rest.mass().inGrams().doubleValue() * scale;
+      ribbons.add(
+          ribbon(
+              at.get(rest.part()),
+              y + offset(rest.mass(), scale),
+              thick,
+              "left",
+              formats.mass(rest.mass())));
+      y += height + GAP;
+    }
+    int height = (int) Math.ceil(Math.max(tallest, y));
+    return new FlowPicture(WIDTH, height, left, right, ribbons);
+  }
+
+  private static String line(Making making, ExactMoney labour, Formats formats) {
+    Mass mass = making.mass();
+    int minutes =
+        new Batch(making.wanted().use(), mass, mass.isPositive() ? mass : Mass.ofGrams(1))
+            .minutes();
+    return formats.say(
+        "homes.said.making-line",
+        mass,
+        Hand.money(making.wanted().worth() * making.units(), labour),
+        minutes);
+  }
+
+  private static double height(Mass mass, double scale) {
+    return Math.max(LEAST, mass.inGrams().doubleValue() * scale);
+  }
+
+  /** Thin flows start in the middle of what stands for them. */
+  private static double offset(Mass mass, double scale) {
+    return (height(mass, scale) - mass.inGrams().doubleValue() * scale) / 2;
+  }
+
+  private static Ribbon ribbon(double[] from, double to, double thick, String style, String title) {
+    double y1 = from[0];
+    from[0] += thick;
+    double wide = Math.max(1.5, thick);
+    int middle = (LEFT + RIGHT) / 2;
+    String path =
+        String.format(
+            Locale.ROOT,
+            "M%d %.1fC%d %.1f %d %.1f %d %.1fL%d %.1fC%d %.1f %d %.1f %d %.1fZ",
+            LEFT,
+            y1,
+            middle,
+            y1,
+            middle,
+            to,
+            RIGHT,
+            to,
+            RIGHT,
+            to + wide,
+            middle,
+            to + wide,
+            middle,
+            y1 + wide,
+            LEFT,
+            y1 + wide);
+    return new Ribbon(path, style, title);
+  }
+}

@@ -1,0 +1,529 @@
+package mosaicknife.app.homes;
+
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.cutplan.PreWorkTicker;
+import mosaicknife.app.homes.UseBook.Room;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderKeeper;
+import mosaicknife.app.larder.LarderKeeper.Input;
+import mosaicknife.app.larder.LarderKeeper.PutAway;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
+import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.LabelFacts;
+import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.RawGate;
+import mosaicknife.core.use.Batch;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.FishUse.Caution;
+import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.OnHand;
+import mosaicknife.core.use.PlanQuestion;
+import mosaicknife.core.use.PlanQuestion.Lock;
+import mosaicknife.core.use.PlanQuestion.Wanted;
+import mosaicknife.core.use.Qualification;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gathers what is on hand and wanted, and keeps what is to be made of it. */
+@Service
+@Transactional
+public class HomePlanner {
+
+  private static final int MOST_LOTS = 60;
+
+  private final LotRegister lots;
+  private final LotSheets sheets;
+  private final PreWorkTicker works;
+  private final UseBook book;
+  private final MakingRepository makings;
+  private final MakingSourceRepository sources;
+  private final MakingEndRepository ends;
+  private final LarderKeeper larder;
+  private final PurposeAssigner purposes;
+  private final HouseSettings houses;
+  private final CurrentPerson current;
+  private final Clock clock;
+
+  HomePlanner(
+      LotRegister lots,
+      LotSheets sheets,
+      PreWorkTicker works,
+      UseBook book,
+      MakingRepository makings,
+      MakingSourceRepository sources,
+      MakingEndRepository ends,
+      LarderKeeper larder,
+      PurposeAssigner purposes,
+      HouseSettings houses,
+      CurrentPerson current,
+      Clock clock) {
+    this.lots = lots;
+    this.sheets = sheets;
+    this.works = works;
+    this.book = book;
+    this.makings = makings;
+    this.sources = sources;
+    this.ends = ends;
+    this.larder = larder;
+    this.purposes = purposes;
+    this.houses = houses;
+    this.current = current;
+    this.clock = clock;
+  }
+
+  /**
+   * Something that is to be made.
+   *
+   * @param id its number
+   * @param use what
+   * @param venue the number of the venue
+   * @param units how many units
+   * @param from the grams it takes, by lot and slot
+   */
+  public record ToMake(long id, FishUse use, long venue, int units, List<Input> from) {
+
+    /**
+     * Returns the fish in it.
+     *
+     * @return the sum of the grams
+     */
+    public Mass mass() {
+      return Mass.total(from.stream().map(Input::mass).toList());
+    }
+  }
+
+  /**
+   * Returns what was decided and is not made yet.
+   *
+   * @return the makings, the oldest first
+   */
+  @Transactional(readOnly = true)
+  public List<ToMake> toMake() {
+    List<MakingEntity> open = makings.findOpen();
+    Map<Long, List<Input>> from =
+        makings.findSources(open.stream().map(MakingEntity::id).toList()).stream()
+            .collect(
+                Collectors.groupingBy(
+                    MakingSourceEntity::makingId,
+                    Collectors.mapping(
+                        one -> Input.part(one.lotId(), one.slot(), one.mass()),
+                        Collectors.toList())));
+    return open.stream()
+        .map(
+            one ->
+                new ToMake(
+                    one.id(),
+                    book.get(one.useCode()),
+                    one.venueId(),
+                    one.units(),
+                    from.getOrDefault(one.id(), List.of())))
+        .toList();
+  }
+
+  /**
+   * Gathers what is to be shared out, without what was decided already.
+   *
+   * @return the question
+   */
+  @Transactional(readOnly = true)
+  public PlanQuestion question() {
+    Map<Long, Map<String, Mass>> promised = promised(toMake());
+    return question(parts(promised), toMake(), false);
+  }
+
+  /**
+   * Gathers the same with what was decided as locks, so that its price can be seen.
+   *
+   * @return the question
+   */
+  @Transactional(readOnly = true)
+  public PlanQuestion decided() {
+    return question(parts(Map.of()), toMake(), true);
+  }
+
+  private PlanQuestion question(List<OnHand> parts, List<ToMake> decided, boolean locked) {
+    Map<Long, Room> rooms = book.rooms();
+    ExactMoney labour = houses.house().labourPerHour();
+    Map<String, FishUse> uses = book.uses();
+    List<Wanted> wanted = new ArrayList<>();
+    rooms.forEach(
+        (venue, room) ->
+            uses.values()
+                .forEach(
+                    use -> {
+                      long units = decidedUnits(decided, use, venue);
+                      int most = room.wanted().getOrDefault(use.code(), 0);
+                      long left = locked ? Math.max(most, units) : Math.max(0, most - units);
+                      if (left > 0) {
+                        wanted.add(new Wanted(use, venue, left, Hand.worth(use, labour)));
+                      }
+                    }));
+    Map<Long, Long> hands = new HashMap<>();
+    rooms.forEach((venue, room) -> room.hands().ifPresent(m -> hands.put(venue, (long) m)));
+    List<Lock> locks = new ArrayList<>();
+    if (locked) {
+      Map<String, OnHand> byId = parts.stream().collect(Collectors.toMap(OnHand::id, part -> part));
+      for (ToMake one : decided) {
+        for (Input input : one.from()) {
+          String id = input.lot() + ":" + input.slot();
+          if (byId.containsKey(id) && input.mass().compareTo(byId.get(id).mass()) <= 0) {
+            locks.add(new Lock(id, one.use().code(), one.venue(), input.mass()));
+          }
+        }
+      }
+    }
+    return new PlanQuestion(parts, wanted, book.equipment(rooms), hands, locks);
+  }
+
+  private static long decidedUnits(List<ToMake> decided, FishUse use, long venue) {
+    return decided.stream()
+        .filter(one -> one.use().code().equals(use.code()) && one.venue() == venue)
+        .mapToLong(ToMake::units)
+        .sum();
+  }
+
+  private static Map<Long, Map<String, Mass>> promised(List<ToMake> open) {
+    Map<Long, Map<String, Mass>> promised = new HashMap<>();
+    open.stream()
+        .flatMap(one -> one.from().stream())
+        .forEach(
+            input ->
+                promised
+                    .computeIfAbsent(input.lot(), key -> new HashMap<>())
+                    .merge(input.slot(), input.mass(), Mass::plus));
+    return promised;
+  }
+
+  private List<OnHand> parts(Map<Long, Map<String, Mass>> promised) {
+    List<Lot> wanted =
+        Stream.concat(lots.open(MOST_LOTS).stream(), lots.newest().stream())
+            .collect(Collectors.toMap(Lot::id, lot -> lot, (a, b) -> a, LinkedHashMap::new))
+            .values()
+            .stream()
+            .filter(lot -> !lot.landedOn().isBefore(houses.today().minusDays(7)))
+            .toList();
+    Collection<Long> ids = wanted.stream().map(Lot::id).toList();
+    Map<Long, java.util.Set<mosaicknife.core.plan.PreWork.Task>> done = works.done(ids);
+    Map<String, Long> venues =
+        houses.venues().stream().collect(Collectors.toMap(v -> v.name(), v -> v.id(), (a, b) -> a));
+    return sheets.of(wanted).stream()
+        .flatMap(
+            sheet ->
+                Hand.of(
+                    sheet,
+                    venues.getOrDefault(sheet.lot().venue(), 0L),
+                    done.getOrDefault(sheet.lot().id(), java.util.Set.of()),
+                    promised.getOrDefault(sheet.lot().id(), Map.of()),
+                    houses.today())
+                    .stream())
+        .toList();
+  }
+
+  /**
+   * Something of a plan that is to be made as it was shown.
+   *
+   * @param code the code of the use
+   * @param venue the number of the venue
+   * @param units how many units
+   * @param from the grams it takes, by part on hand
+   */
+  public record Choice(String code, long venue, long units, Map<String, Mass> from) {}
+
+  /**
+   * Decides that what a plan says is made.
+   *
+   * @param clientId the identifier the sender made
+   * @param choices what is made
+   * @throws Refusal if something changed since the plan was shown, so that it does not fit any more
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void accept(UUID clientId, List<Choice> choices) {
+    makings.lockAll();
+    int number = 0;
+    for (Choice choice : choices) {
+      UUID own = derived(clientId + ":" + number++);
+      if (!makings.existsByClientId(own)) {
+        accept(own, choice);
+      }
+    }
+  }
+
+  private void accept(UUID clientId, Choice choice) {
+    FishUse use = Optional.ofNullable(book.uses().get(choice.code())).orElseGet(() -> changed());
+    Map<String, OnHand> onHand =
+        parts(promised(toMake())).stream().collect(Collectors.toMap(OnHand::id, part -> part));
+    List<Input> from = new ArrayList<>();
+    choice
+        .from()
+        .forEach(
+            (id, mass) -> {
+              OnHand part = Optional.ofNullable(onHand.get(id)).orElseGet(() -> changed());
+              if (mass.compareTo(part.mass()) > 0
+                  || !mass.isPositive()
+                  || !Qualification.qualifies(use, part)) {
+                changed();
+              }
+              from.add(input(part, mass));
+            });
+    Mass all = Mass.total(choice.from().values());
+    boolean pieces = use.measure() instanceof FishUse.Measure.Pieces;
+    if (choice.units() < 1 || !pieces && new Batch(use, all, all).units() < choice.units()) {
+      changed();
+    }
+    decide(clientId, use, choice.venue(), choice.units(), from);
+  }
+
+  private static <T> T changed() {
+    throw Refusal.ofStale("homes.problem.plan-changed");
+  }
+
+  private static UUID derived(String text) {
+    return UUID.nameUUIDFromBytes(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Input input(OnHand part, Mass mass) {
+    int colon = part.id().indexOf(':');
+    return Input.part(
+        Long.parseLong(part.id().substring(0, colon)), part.id().substring(colon + 1), mass);
+  }
+
+  /**
+   * Decides by hand what grams of a part become; the plan leaves them alone from then on.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the use
+   * @param venue the number of the venue
+   * @param partId the identifier of the part on hand
+   * @param mass how much of it; empty for all that is left
+   * @throws Refusal if the part may not become that, or less of it is left
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void decide(UUID clientId, String code, long venue, String partId, Optional<Mass> mass) {
+    makings.lockAll();
+    FishUse use = Optional.ofNullable(book.uses().get(code)).orElseGet(() -> refused(code));
+    OnHand part =
+        parts(promised(toMake())).stream()
+            .filter(one -> one.id().equals(partId))
+            .findFirst()
+            .orElseThrow(() -> Refusal.ofInput("homes.problem.not-on-hand"));
+    Qualification.whyNot(use, part).stream()
+        .findFirst()
+        .ifPresent(
+            why -> {
+              throw Refusal.of(why.at("use"));
+            });
+    Mass some = mass.orElse(part.mass());
+    if (some.compareTo(part.mass()) > 0) {
+      throw Refusal.ofField("amount", "larder.problem.less-left", part.name(), part.mass());
+    }
+    long units = new Batch(use, some, part.piece()).units();
+    if (units == 0) {
+      throw Refusal.ofField("amount", "homes.problem.less-than-one", some, use.name());
+    }
+    decide(clientId, use, venue, units, List.of(input(part, some)));
+  }
+
+  private static FishUse refused(String code) {
+    throw Refusal.ofInput("homes.problem.no-such-use", code);
+  }
+
+  private void decide(UUID clientId, FishUse use, long venue, long units, List<Input> from) {
+    if (makings.existsByClientId(clientId)) {
+      return;
+    }
+    houses.getVenue(venue);
+    MakingEntity making =
+        makings.saveAndFlush(
+            new MakingEntity(
+                clientId,
+                use.code(),
+                use.name(),
+                venue,
+                units,
+                current.get().id(),
+                clock.instant()));
+    from.forEach(
+        input ->
+            sources.save(
+                new MakingSourceEntity(making.id(), input.lot(), input.slot(), input.mass())));
+    if (use.purpose() != Purpose.HOLD) {
+      from.forEach(input -> give(input, use, Optional.empty()));
+    }
+  }
+
+  /** The part's letter follows what is made of it, as long as its lot is open and it has none. */
+  private void give(Input input, FishUse use, Optional<Held> held) {
+    LotSheet sheet = sheets.get(input.lot());
+    Optional<LotPart> part = sheet.find(input.slot());
+    if (sheet.lot().isFinished() || part.flatMap(LotPart::purpose).isPresent() || part.isEmpty()) {
+      return;
+    }
+    purposes.assign(
+        input.lot(),
+        input.slot(),
+        part.get().version(),
+        use.purpose(),
+        new Use(use.name(), value(use), held));
+  }
+
+  /** What a kilogram of the part is worth to the house when it becomes this. */
+  private Optional<UnitPrice> value(FishUse use) {
+    Mass piece = use.lightest().orElse(Mass.ofGrams(150));
+    Mass fish = Batch.forUnits(use, 1, piece).fish();
+    BigDecimal worth =
+        use.value().subtract(new Batch(use, fish, piece).additions(currency()).amount());
+    return worth.signum() > 0
+        ? Optional.of(new ExactMoney(worth, currency()).per(fish))
+        : Optional.empty();
+  }
+
+  private java.util.Currency currency() {
+    return houses.house().formats().currency();
+  }
+
+  /**
+   * What came out when something was made.
+   *
+   * @param units how many units
+   * @param mass what they weigh; empty to take what the recipe says
+   * @param useBy the last day; empty for as long as the use says
+   * @param spot where it lies
+   * @param served whether it goes out at once
+   */
+  public record Made(
+      int units,
+      Optional<Mass> mass,
+      Optional<java.time.LocalDate> useBy,
+      Shelved.Spot spot,
+      boolean served) {}
+
+  /**
+   * Writes down that something was made: it goes on a shelf with its trace, cost and allergens.
+   *
+   * @param id the number of the making
+   * @param made what came out
+   * @return the code of its label
+   * @throws Refusal if it was made or dropped already, or less of a part is there
+   */
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  public String made(long id, Made made) {
+    ToMake planned = open(id);
+    FishUse use = planned.use();
+    Mass fish = planned.mass();
+    Batch batch = new Batch(use, fish, fish);
+    List<LotPart> parts =
+        planned.from().stream()
+            .map(input -> sheets.get(input.lot()).find(input.slot()).orElseThrow())
+            .toList();
+    if (use.purpose() == Purpose.HOLD) {
+      java.time.LocalDate until = made.useBy().orElse(houses.today().plusDays(use.keeps()));
+      Held held = new Held(until, made.spot().place(), made.spot().keeper());
+      planned.from().forEach(input -> give(input, use, Optional.of(held)));
+    }
+    boolean raw =
+        use.raw()
+            && planned.from().stream()
+                .allMatch(
+                    input ->
+                        sheets
+                            .get(input.lot())
+                            .lot()
+                            .rawGate(Optional.of(input.slot()))
+                            .filter(RawGate::isOpen)
+                            .isPresent());
+    boolean bones =
+        use.cautions().contains(Caution.BONES)
+            || use.measure() instanceof FishUse.Measure.Pieces
+                && parts.stream()
+                    .anyMatch(
+                        part ->
+                            LabelFacts.bones(
+                                part.kind(),
+                                sheets.get(planned.from().get(0).lot()).lot().species()));
+    PutAway away =
+        new PutAway(
+            use.name(),
+            Optional.of(use.code()),
+            made.mass().orElse(batch.out()),
+            made.units(),
+            batch.additions(currency()),
+            use.allergens(),
+            new Shelved.Traits(bones, raw),
+            Optional.of(made.useBy().orElse(houses.today().plusDays(use.keeps()))),
+            state(use),
+            made.spot());
+    UUID clientId = derived("making:" + id);
+    String code = larder.make(clientId, away, planned.from());
+    end(id, larder.numberOf(code), "");
+    if (made.served()) {
+      larder.take(UUID.randomUUID(), code, Optional.empty(), Entry.Out.EATEN, "");
+    }
+    return code;
+  }
+
+  private static Shelved.State state(FishUse use) {
+    if (use.work().equipment() == FishUse.Equipment.FREEZER) {
+      return Shelved.State.FROZEN;
+    }
+    return switch (use.work().equipment()) {
+      case KETTLE, SMOKER, DRYER -> Shelved.State.COOKED;
+      default -> Shelved.State.RAW;
+    };
+  }
+
+  /**
+   * Drops what was to be made; its parts are free again.
+   *
+   * @param id the number of the making
+   * @param reason why
+   * @throws Refusal if no reason was given, or it was made or dropped already
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void drop(long id, String reason) {
+    open(id);
+    end(id, null, PlainText.needed(reason, 160, "reason", FieldName.REASON));
+  }
+
+  private void end(long id, Long item, String reason) {
+    ends.saveAndFlush(new MakingEndEntity(id, item, reason, current.get().id(), clock.instant()));
+  }
+
+  private ToMake open(long id) {
+    makings.lockAll();
+    if (ends.existsById(id)) {
+      throw Refusal.ofStale("homes.problem.made-already");
+    }
+    return toMake().stream()
+        .filter(one -> one.id() == id)
+        .findFirst()
+        .orElseThrow(() -> Refusal.ofMissing("homes.problem.no-such-making"));
+  }
+}

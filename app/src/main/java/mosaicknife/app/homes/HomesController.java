@@ -1,0 +1,283 @@
+package mosaicknife.app.homes;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.account.Permission;
+import mosaicknife.app.homes.HomePlanner.Choice;
+import mosaicknife.app.homes.HomePlanner.Made;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.larder.LarderKeeper;
+import mosaicknife.app.shared.ClientIds;
+import mosaicknife.app.shared.FormReply;
+import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Typed;
+import mosaicknife.app.shared.Words;
+import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.FishUse.Equipment;
+import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.PlanQuestion;
+import mosaicknife.core.use.UsePlan;
+import mosaicknife.core.use.UsePlanner;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The uses of the whole house. */
+@Controller
+@PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+class HomesController {
+
+  private static final double SECONDS = 4;
+  private static final int MOST = 100_000;
+
+  private final HomePlanner planner;
+  private final UseBook book;
+  private final LarderKeeper larder;
+  private final PeopleRegister people;
+  private final CurrentPerson current;
+  private final HouseSettings houses;
+  private final FormReply reply;
+  private final Words words;
+
+  HomesController(
+      HomePlanner planner,
+      UseBook book,
+      LarderKeeper larder,
+      PeopleRegister people,
+      CurrentPerson current,
+      HouseSettings houses,
+      FormReply reply,
+      Words words) {
+    this.planner = planner;
+    this.book = book;
+    this.larder = larder;
+    this.people = people;
+    this.current = current;
+    this.houses = houses;
+    this.reply = reply;
+    this.words = words;
+  }
+
+  private Formats formats() {
+    return houses.house().formats();
+  }
+
+  private Map<Long, String> venues() {
+    return houses.venues().stream().collect(Collectors.toMap(Named::id, Named::name));
+  }
+
+  @GetMapping("/uses")
+  String uses(Model model) {
+    PlanQuestion question = planner.question();
+    List<FishUse> fitting = book.fitting(question.parts());
+    Map<Long, UseBook.Room> rooms = book.rooms();
+    model.addAttribute(
+        "makes", HomeView.makes(planner.toMake(), venues(), houses.today(), formats()));
+    model.addAttribute(
+        "parts", HomeView.parts(question.parts(), List.copyOf(book.uses().values()), formats()));
+    model.addAttribute("wants", HomeView.wants(fitting, houses.venues(), rooms));
+    model.addAttribute("rooms", HomeView.rooms(houses.venues(), rooms, formats()));
+    model.addAttribute("noneWanted", question.wanted().isEmpty());
+    model.addAttribute("venues", houses.venues());
+    model.addAttribute("people", people.everybody());
+    model.addAttribute("me", current.get().id());
+    model.addAttribute("newId", UUID.randomUUID());
+    return "homes/homes";
+  }
+
+  /** The plan alone: it may take seconds, and the page does not wait for it. */
+  @GetMapping("/uses/plan")
+  String plan(Model model) {
+    ExactMoney labour = houses.house().labourPerHour();
+    PlanQuestion question = planner.question();
+    UsePlan plan = UsePlanner.plan(question, SECONDS);
+    model.addAttribute("plan", plan);
+    model.addAttribute("seesCosts", current.may(Permission.SEE_COSTS));
+    model.addAttribute("flow", FlowPicture.of(plan, venues(), labour, formats()));
+    model.addAttribute("worth", formats().money(Hand.money(plan.worth(), labour)));
+    model.addAttribute("gap", HomeView.price(plan.bound() - plan.worth(), labour, formats()));
+    model.addAttribute("price", price(labour));
+    model.addAttribute("sent", plan.makings().stream().map(HomeView::sent).toList());
+    model.addAttribute("anyWanted", !question.wanted().isEmpty());
+    model.addAttribute("newId", UUID.randomUUID());
+    return "homes/plan :: plan";
+  }
+
+  /** What is decided already costs against the best plan. */
+  private String price(ExactMoney labour) {
+    PlanQuestion decided = planner.decided();
+    if (decided.locks().isEmpty()) {
+      return "";
+    }
+    long with = UsePlanner.plan(decided, SECONDS).worth();
+    long without = UsePlanner.plan(decided.unlocked(), SECONDS).worth();
+    return HomeView.price(without - with, labour, formats());
+  }
+
+  @PostMapping("/uses/accept")
+  String accept(
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") List<String> making,
+      RedirectAttributes later) {
+    return reply.after(
+        new Form("/uses", "typed", Map.of()),
+        later,
+        () -> {
+          List<Choice> choices = making.stream().map(HomesController::choice).toList();
+          planner.accept(ClientIds.of(id), choices);
+          return words.say("homes.said.accepted", choices.size());
+        });
+  }
+
+  private static Choice choice(String sent) {
+    String[] fields = sent.split("@", -1);
+    if (fields.length < 4 || fields.length > 200) {
+      throw Refusal.ofStale("weighing.problem.the-page-was-not-complete");
+    }
+    Map<String, Mass> from = new LinkedHashMap<>();
+    for (int i = 3; i < fields.length; i++) {
+      String[] grams = fields[i].split("=", -1);
+      if (grams.length != 2 || !grams[1].matches("[0-9]{1,12}")) {
+        throw Refusal.ofStale("weighing.problem.the-page-was-not-complete");
+      }
+      from.put(grams[0], Mass.ofMilligrams(Long.parseLong(grams[1])));
+    }
+    return new Choice(
+        fields[0], Typed.id(fields[1], "venue"), Typed.count(fields[2], 1, MOST, "units"), from);
+  }
+
+  /** Somebody knows better: these grams become that. */
+  @PostMapping("/uses/decide")
+  String decide(
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String part,
+      @RequestParam(defaultValue = "") String use,
+      @RequestParam(defaultValue = "") String venue,
+      @RequestParam(defaultValue = "") String amount,
+      RedirectAttributes later) {
+    return reply.after(
+        new Form("/uses#parts", "typedPart", Map.of("part", part, "use", use, "amount", amount)),
+        later,
+        () -> {
+          planner.decide(ClientIds.of(id), use, Typed.id(venue, "venue"), part, mass(amount));
+          return words.say("homes.said.decided");
+        });
+  }
+
+  private Optional<Mass> mass(String typed) {
+    return Optional.of(typed.strip())
+        .filter(text -> !text.isEmpty())
+        .map(text -> MassText.parse(text, formats().system().small()).mass());
+  }
+
+  /** What a venue takes and has room for: only what was changed is written down. */
+  @PostMapping("/uses/wants")
+  String wants(@RequestParam Map<String, String> typed, RedirectAttributes later) {
+    return reply.after(
+        new Form("/uses#wants", "typedWants", new HashMap<>(typed)),
+        later,
+        () -> {
+          Map<Long, UseBook.Room> before = book.rooms();
+          List<Runnable> changes = new ArrayList<>();
+          typed.forEach(
+              (field, text) -> {
+                String[] names = field.split("@", -1);
+                if (names.length == 3 && !text.isBlank()) {
+                  int amount = Typed.count(text, 0, MOST, field);
+                  long venue = Typed.id(names[2], field);
+                  changes.add(() -> keep(names[0], names[1], venue, amount, before));
+                }
+              });
+          changes.forEach(Runnable::run);
+          return words.say("homes.said.wants-saved");
+        });
+  }
+
+  private void keep(
+      String kind, String what, long venue, int amount, Map<Long, UseBook.Room> before) {
+    UseBook.Room room = before.get(venue);
+    if (kind.equals("use")) {
+      if (room == null || !Integer.valueOf(amount).equals(room.wanted().get(what))) {
+        book.want(venue, what, amount);
+      }
+    } else if (what.equals("HANDS")) {
+      if (room == null || !room.hands().equals(Optional.of(amount))) {
+        book.hands(venue, amount);
+      }
+    } else {
+      Equipment equipment =
+          Typed.choice(Equipment.values(), what)
+              .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
+      if (room == null || !Integer.valueOf(amount).equals(room.equipment().get(equipment))) {
+        book.equip(venue, equipment, amount);
+      }
+    }
+  }
+
+  @PostMapping("/uses/makings/{id}/made")
+  String made(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String venue,
+      @RequestParam(defaultValue = "") String units,
+      @RequestParam(defaultValue = "") String weight,
+      @RequestParam(defaultValue = "") String until,
+      @RequestParam(defaultValue = "") String place,
+      @RequestParam(defaultValue = "") String by,
+      @RequestParam(defaultValue = "") String served,
+      RedirectAttributes later) {
+    Map<String, String> typed =
+        Map.of("id", "" + id, "units", units, "weight", weight, "until", until, "place", place);
+    return reply.after(
+        new Form("/uses#make-" + id, "typedMade", typed),
+        later,
+        () -> {
+          Shelved.Spot spot =
+              larder.spot(Typed.id(venue, "venue"), place, Optional.of(Typed.id(by, "by")));
+          Made made =
+              new Made(
+                  Typed.count(units, 1, MOST, "units"),
+                  mass(weight),
+                  until.isBlank() ? Optional.empty() : Optional.of(Typed.day(until, "until")),
+                  spot,
+                  !served.isEmpty());
+          String code = SentTwice.survive(() -> planner.made(id, made));
+          return words.say(
+              served.isEmpty() ? "homes.said.made" : "homes.said.made-and-served", place, code);
+        });
+  }
+
+  @PostMapping("/uses/makings/{id}/drop")
+  String drop(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String reason,
+      RedirectAttributes later) {
+    return reply.after(
+        new Form("/uses#make-" + id, "typedDrop", Map.of("id", "" + id)),
+        later,
+        () -> {
+          planner.drop(id, reason);
+          return words.say("homes.said.dropped");
+        });
+  }
+}

@@ -1,0 +1,232 @@
+package mosaicknife.app.homes;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.FishUse.Equipment;
+import mosaicknife.core.use.PlanQuestion.Place;
+import mosaicknife.core.use.UseCatalogue;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The house's book of uses, what its venues take of them, and the room they have. */
+@Service
+@Transactional
+public class UseBook {
+
+  private static final String USE = "USE:";
+  private static final String HANDS = "HANDS";
+
+  private final HouseUseRepository changed;
+  private final VenueRoomRepository rooms;
+  private final CatalogueEditor catalogue;
+  private final HouseSettings houses;
+  private final CurrentPerson current;
+  private final Clock clock;
+
+  UseBook(
+      HouseUseRepository changed,
+      VenueRoomRepository rooms,
+      CatalogueEditor catalogue,
+      HouseSettings houses,
+      CurrentPerson current,
+      Clock clock) {
+    this.changed = changed;
+    this.rooms = rooms;
+    this.catalogue = catalogue;
+    this.houses = houses;
+    this.current = current;
+    this.clock = clock;
+  }
+
+  /**
+   * Returns the uses of the house.
+   *
+   * @return its own and the shipped ones it did not change or retire, by code
+   */
+  @Transactional(readOnly = true)
+  public Map<String, FishUse> uses() {
+    Map<String, FishUse> uses = new LinkedHashMap<>(UseCatalogue.shipped(catalogue.now()));
+    for (HouseUseEntity own : changed.findNewest()) {
+      if (own.isRetired()) {
+        uses.remove(own.code());
+      } else {
+        uses.put(own.code(), UseCatalogue.read(own.body()));
+      }
+    }
+    return uses;
+  }
+
+  /**
+   * Returns which uses the house changed or made itself.
+   *
+   * @return their codes
+   */
+  @Transactional(readOnly = true)
+  public Set<String> own() {
+    return changed.findNewest().stream().map(HouseUseEntity::code).collect(Collectors.toSet());
+  }
+
+  /**
+   * Returns a use, also one that is retired.
+   *
+   * @param code its code
+   * @return the use
+   * @throws Refusal if the house never had one of that code
+   */
+  @Transactional(readOnly = true)
+  public FishUse get(String code) {
+    return changed.findNewest().stream()
+        .filter(own -> own.code().equals(code))
+        .findFirst()
+        .map(own -> UseCatalogue.read(own.body()))
+        .or(() -> Optional.ofNullable(UseCatalogue.shipped(catalogue.now()).get(code)))
+        .orElseThrow(() -> Refusal.ofMissing("homes.problem.no-such-use", code));
+  }
+
+  /**
+   * Saves a use of the house, new or changed.
+   *
+   * @param use the use
+   */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
+  public void save(FishUse use) {
+    store(use, false);
+  }
+
+  /**
+   * Retires a use: nothing new is made of it, and what lies on shelves stays.
+   *
+   * @param code its code
+   */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
+  public void retire(String code) {
+    store(get(code), true);
+  }
+
+  private void store(FishUse use, boolean retired) {
+    changed.saveAndFlush(
+        new HouseUseEntity(
+            use.code(), UseCatalogue.write(use), retired, current.get().id(), clock.instant()));
+  }
+
+  /**
+   * What a venue can take and has room for.
+   *
+   * @param wanted the most units of each use a day, by code
+   * @param equipment how much equipment there is; what is not named is not limited
+   * @param hands minutes of hands; empty if they are not limited
+   */
+  public record Room(
+      Map<String, Integer> wanted, Map<Equipment, Integer> equipment, Optional<Integer> hands) {}
+
+  /**
+   * Returns what each venue can take.
+   *
+   * @return the room by number of the venue
+   */
+  @Transactional(readOnly = true)
+  public Map<Long, Room> rooms() {
+    List<VenueRoomEntity> all = rooms.findNewest();
+    return houses.venues().stream()
+        .collect(
+            Collectors.toMap(
+                venue -> venue.id(),
+                venue -> room(all.stream().filter(r -> r.venueId() == venue.id()).toList())));
+  }
+
+  private static Room room(List<VenueRoomEntity> rows) {
+    Map<String, Integer> wanted = new LinkedHashMap<>();
+    Map<Equipment, Integer> equipment = new LinkedHashMap<>();
+    Optional<Integer> hands = Optional.empty();
+    for (VenueRoomEntity row : rows) {
+      if (row.what().equals(HANDS)) {
+        hands = Optional.of(row.amount());
+      } else if (row.what().startsWith(USE)) {
+        wanted.put(row.what().substring(USE.length()), row.amount());
+      } else {
+        equipment.put(Equipment.valueOf(row.what()), row.amount());
+      }
+    }
+    return new Room(wanted, equipment, hands);
+  }
+
+  /**
+   * Says how much of a use a venue can take in a day.
+   *
+   * @param venue the number of the venue
+   * @param code the code of the use
+   * @param most how many units at most, from 0
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void want(long venue, String code, int most) {
+    get(code);
+    keep(venue, USE + code, most);
+  }
+
+  /**
+   * Says how much of a kind of equipment a venue has left for this.
+   *
+   * @param venue the number of the venue
+   * @param equipment which
+   * @param amount how much, in its own measure, from 0
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void equip(long venue, Equipment equipment, int amount) {
+    keep(venue, equipment.name(), amount);
+  }
+
+  /**
+   * Says how many minutes of hands a venue has left for this.
+   *
+   * @param venue the number of the venue
+   * @param minutes the minutes, from 0
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void hands(long venue, int minutes) {
+    keep(venue, HANDS, minutes);
+  }
+
+  private void keep(long venue, String what, int amount) {
+    houses.getVenue(venue);
+    rooms.save(new VenueRoomEntity(venue, what, amount, current.get().id(), clock.instant()));
+  }
+
+  /** The room of all venues as the plan asks for it. */
+  Map<Place, Long> equipment(Map<Long, Room> all) {
+    Map<Place, Long> places = new LinkedHashMap<>();
+    all.forEach(
+        (venue, room) ->
+            room.equipment()
+                .forEach((kind, amount) -> places.put(new Place(venue, kind), amount.longValue())));
+    return places;
+  }
+
+  /** The uses that are made of any of some parts, those of most parts first. */
+  List<FishUse> fitting(List<mosaicknife.core.use.OnHand> parts) {
+    Map<FishUse, Long> counts = new LinkedHashMap<>();
+    for (FishUse use : uses().values()) {
+      long fitting =
+          parts.stream()
+              .filter(part -> mosaicknife.core.use.Qualification.qualifies(use, part))
+              .count();
+      if (fitting > 0) {
+        counts.put(use, fitting);
+      }
+    }
+    List<FishUse> sorted = new ArrayList<>(counts.keySet());
+    sorted.sort((a, b) -> Long.compare(counts.get(b), counts.get(a)));
+    return sorted;
+  }
+}

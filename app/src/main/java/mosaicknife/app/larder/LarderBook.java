@@ -1,0 +1,250 @@
+package mosaicknife.app.larder;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.Currency;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.LotMoney;
+import mosaicknife.core.larder.LotMoney.Went;
+import mosaicknife.core.larder.Trace;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.ExactMoney;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads what lies on shelves, and where the money of lots is. */
+@Service
+@Transactional(readOnly = true)
+public class LarderBook {
+
+  private static final String BEFORE_CODE = "MK:";
+
+  private final LarderItemRepository items;
+  private final LarderEntryRepository entries;
+  private final LarderSourceRepository sources;
+  private final LotRegister lots;
+  private final LotSheets sheets;
+  private final HouseSettings houses;
+
+  LarderBook(
+      LarderItemRepository items,
+      LarderEntryRepository entries,
+      LarderSourceRepository sources,
+      LotRegister lots,
+      LotSheets sheets,
+      HouseSettings houses) {
+    this.items = items;
+    this.entries = entries;
+    this.sources = sources;
+    this.lots = lots;
+    this.sheets = sheets;
+    this.houses = houses;
+  }
+
+  /**
+   * Returns what lies on shelves.
+   *
+   * @return the items of which something is left, the one that lapses first first
+   */
+  public List<Item> onShelves() {
+    return fold(items.findOnShelves()).stream()
+        .map(Kept::item)
+        .filter(item -> !item.isGone())
+        .sorted(Comparator.comparing(Item::useBy).thenComparing(item -> item.shelved().at()))
+        .toList();
+  }
+
+  /**
+   * Returns an item.
+   *
+   * @param code its code
+   * @return the item, also if nothing is left of it
+   * @throws Refusal if the house has none of that code
+   */
+  public Item get(String code) {
+    return kept(code).item();
+  }
+
+  /** The item with its number. */
+  Kept kept(String code) {
+    return fold(List.of(
+            items
+                .findByCode(code)
+                .orElseThrow(() -> Refusal.ofMissing("larder.problem.no-such-label", code))))
+        .get(0);
+  }
+
+  /** The same, while nobody else changes it. */
+  Kept locked(String code) {
+    return fold(List.of(
+            items
+                .findLocked(code)
+                .orElseThrow(() -> Refusal.ofMissing("larder.problem.no-such-label", code))))
+        .get(0);
+  }
+
+  private List<Kept> fold(List<LarderItemEntity> found) {
+    List<Long> ids = found.stream().map(LarderItemEntity::id).toList();
+    Currency currency = houses.house().formats().currency();
+    Map<Long, List<LarderEntryEntity>> entriesOf =
+        entries.findAllByItemIdInOrderById(ids).stream()
+            .collect(Collectors.groupingBy(LarderEntryEntity::itemId));
+    List<LarderSourceEntity> all = sources.findAllByItemIdInOrderById(ids);
+    Map<Long, Trace> in = new java.util.HashMap<>();
+    Map<Long, Trace> out = new java.util.HashMap<>();
+    for (LarderSourceEntity source : all) {
+      if (source.entryId() == null) {
+        in.merge(source.itemId(), source.toTrace(), Trace::plus);
+      } else {
+        out.merge(source.entryId(), source.toTrace(), Trace::plus);
+      }
+    }
+    return found.stream()
+        .map(
+            item -> {
+              List<Entry> happened = new ArrayList<>();
+              for (LarderEntryEntity entry : entriesOf.getOrDefault(item.id(), List.of())) {
+                happened.add(entry.toEntry(out.getOrDefault(entry.id(), Trace.NOTHING), currency));
+              }
+              Trace trace = in.getOrDefault(item.id(), Trace.NOTHING);
+              return new Kept(item.id(), Item.of(item.toShelved(trace, currency), happened));
+            })
+        .toList();
+  }
+
+  /**
+   * Reads a code as it was scanned or typed.
+   *
+   * @param typed the text of the square code, or the letters under it
+   * @return the code
+   * @throws Refusal if it is no code, or one of another house
+   */
+  public String read(String typed) {
+    String text = typed == null ? "" : typed.strip().toUpperCase(Locale.ROOT);
+    if (text.startsWith(BEFORE_CODE)) {
+      String[] fields = text.split(":", -1);
+      if (fields.length != 3 || !fields[1].equals(items.findMark())) {
+        throw Refusal.ofField("code", "larder.problem.another-house");
+      }
+      text = fields[2];
+    }
+    String code = text.replace('O', '0').replace('I', '1').replace('L', '1');
+    if (!code.matches("[0-9A-HJKMNP-TV-Z]{5}")) {
+      throw Refusal.ofField("code", "larder.problem.no-code");
+    }
+    return code;
+  }
+
+  /** What the square code of an item says. */
+  String square(String code) {
+    return BEFORE_CODE + items.findMark() + ":" + code;
+  }
+
+  /**
+   * Returns where the money of lots is.
+   *
+   * @param wanted the numbers of the lots
+   * @return the money by lot
+   */
+  public Map<Long, LotMoney> money(Collection<Long> wanted) {
+    List<Lot> found = wanted.stream().distinct().map(lots::get).toList();
+    return moneyOf(sheets.of(found));
+  }
+
+  /**
+   * Returns where the money of lots is whose sheets are at hand.
+   *
+   * @param of the lots
+   * @return the money by lot
+   */
+  public Map<Long, LotMoney> moneyOf(List<LotSheet> of) {
+    Map<Long, List<Went>> went =
+        sources.findAllByLotIdInOrderById(of.stream().map(s -> s.lot().id()).toList()).stream()
+            .collect(
+                Collectors.groupingBy(
+                    LarderSourceEntity::lotId,
+                    Collectors.collectingAndThen(Collectors.toList(), LarderBook::net)));
+    return of.stream()
+        .collect(
+            Collectors.toMap(
+                sheet -> sheet.lot().id(),
+                sheet -> LotMoney.of(sheet, went.getOrDefault(sheet.lot().id(), List.of()))));
+  }
+
+  /** Where the grams of a lot are now: what went out of an item is no longer in it. */
+  private static List<Went> net(List<LarderSourceEntity> sources) {
+    List<Went> all = new ArrayList<>();
+    sources.stream()
+        .collect(Collectors.groupingBy(LarderSourceEntity::slot))
+        .forEach(
+            (slot, of) -> {
+              long shelf = 0;
+              for (LarderSourceEntity one : of) {
+                shelf += (one.direction().isIn() ? 1 : -1) * one.mass().milligrams();
+                if (one.direction().place() != LotMoney.Place.SHELF) {
+                  all.add(new Went(slot, one.direction().place(), one.mass()));
+                }
+              }
+              if (shelf > 0) {
+                all.add(
+                    new Went(
+                        slot,
+                        LotMoney.Place.SHELF,
+                        mosaicknife.core.quantity.Mass.ofMilligrams(shelf)));
+              }
+            });
+    return all;
+  }
+
+  /**
+   * Returns what items carry of their lots' cost and of what went in beside the fish.
+   *
+   * @param of the items
+   * @return the exact amount by code
+   */
+  public Map<String, ExactMoney> costs(List<Item> of) {
+    Set<Long> wanted = new TreeSet<>();
+    of.forEach(item -> wanted.addAll(item.trace().lots()));
+    Map<Long, LotMoney> money = money(wanted);
+    return of.stream()
+        .collect(
+            Collectors.toMap(
+                item -> item.shelved().code(),
+                item ->
+                    item.trace().grams().entrySet().stream()
+                        .map(
+                            one ->
+                                money
+                                    .get(one.getKey().lot())
+                                    .carried(one.getKey().slot(), one.getValue()))
+                        .reduce(item.additions(), ExactMoney::plus)));
+  }
+
+  /**
+   * Returns the lots in items.
+   *
+   * @param of the items
+   * @return the lots by number
+   */
+  public Map<Long, Lot> lotsOf(Collection<Item> of) {
+    return of.stream()
+        .flatMap(item -> item.shelved().trace().lots().stream())
+        .distinct()
+        .map(lots::get)
+        .collect(Collectors.toMap(Lot::id, Function.identity()));
+  }
+}

@@ -1,0 +1,291 @@
+package mosaicknife.app.larder;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.account.Permission;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.ClientIds;
+import mosaicknife.app.shared.FormReply;
+import mosaicknife.app.shared.FormReply.Change;
+import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.SquareCode;
+import mosaicknife.app.shared.Typed;
+import mosaicknife.app.shared.Words;
+import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The shelves, and one item with what can be done to it. */
+@Controller
+class LarderController {
+
+  private static final int MOST_UNITS = 100_000;
+
+  private final LarderBook book;
+  private final LarderKeeper keeper;
+  private final HouseSettings houses;
+  private final PeopleRegister people;
+  private final CurrentPerson current;
+  private final FormReply reply;
+  private final Words words;
+
+  LarderController(
+      LarderBook book,
+      LarderKeeper keeper,
+      HouseSettings houses,
+      PeopleRegister people,
+      CurrentPerson current,
+      FormReply reply,
+      Words words) {
+    this.book = book;
+    this.keeper = keeper;
+    this.houses = houses;
+    this.people = people;
+    this.current = current;
+    this.reply = reply;
+    this.words = words;
+  }
+
+  private Formats formats() {
+    return houses.house().formats();
+  }
+
+  private Map<Long, String> venues() {
+    return houses.venues().stream().collect(Collectors.toMap(Named::id, Named::name));
+  }
+
+  private Optional<Map<String, ExactMoney>> costs(List<Item> items) {
+    return current.may(Permission.SEE_COSTS) ? Optional.of(book.costs(items)) : Optional.empty();
+  }
+
+  @GetMapping("/larder")
+  String shelves(Model model) {
+    List<Item> items = book.onShelves();
+    Optional<Map<String, ExactMoney>> costs = costs(items);
+    model.addAttribute("shelf", ShelfView.of(items, venues(), costs, houses.today(), formats()));
+    model.addAttribute("items", views(items, costs));
+    return "larder/larder";
+  }
+
+  private List<ItemView> views(List<Item> items, Optional<Map<String, ExactMoney>> costs) {
+    Map<Long, mosaicknife.core.lot.Lot> lots = book.lotsOf(items);
+    Map<Long, String> venues = venues();
+    Map<Long, String> names = people.names();
+    return items.stream()
+        .map(
+            item ->
+                ItemView.of(
+                    item,
+                    lots,
+                    venues,
+                    names,
+                    costs.map(all -> all.get(item.shelved().code())),
+                    houses.today(),
+                    formats()))
+        .toList();
+  }
+
+  /** A code that was scanned or typed opens its item on any tablet. */
+  @PostMapping("/larder/find")
+  String find(@RequestParam(defaultValue = "") String code, RedirectAttributes later) {
+    try {
+      String read = book.read(code);
+      book.get(read);
+      return "redirect:/larder/" + read;
+    } catch (Refusal refusal) {
+      later.addFlashAttribute("sentence", words.say(refusal));
+      later.addFlashAttribute("typedCode", Typed.shortened(code));
+      return "redirect:/larder";
+    }
+  }
+
+  @GetMapping("/larder/{code:[0-9A-Z]{5}}")
+  String item(@PathVariable String code, Model model) {
+    Item item = book.get(code);
+    model.addAttribute("item", item);
+    model.addAttribute("view", views(List.of(item), costs(List.of(item))).get(0));
+    model.addAttribute("due", item.due(houses.today()).orElse(null));
+    model.addAttribute("square", SquareCode.of(book.square(code)));
+    model.addAttribute("people", people.everybody());
+    model.addAttribute("venues", houses.venues());
+    model.addAttribute("newId", UUID.randomUUID());
+    return "larder/item";
+  }
+
+  @PostMapping("/larder/{code}/take")
+  String take(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String amount,
+      @RequestParam(defaultValue = "") String out,
+      @RequestParam(defaultValue = "") String reason,
+      RedirectAttributes later) {
+    return change(
+        code,
+        Map.of("amount", amount, "reason", reason),
+        later,
+        () -> {
+          Entry.Out what =
+              Typed.choice(Entry.Out.values(), out)
+                  .filter(one -> one != Entry.Out.MADE_INTO)
+                  .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
+          UUID sent = ClientIds.of(id);
+          String typed = amount.strip();
+          if (book.get(code).isCounted() && typed.matches("[0-9]{1,6}")) {
+            int units = Typed.count(typed, 1, MOST_UNITS, "amount");
+            keeper.takeUnits(sent, code, units, what, reason);
+          } else {
+            keeper.take(sent, code, mass(typed), what, reason);
+          }
+          return words.say("larder.said.done", what);
+        });
+  }
+
+  private Optional<Mass> mass(String typed) {
+    return Optional.of(typed.strip())
+        .filter(text -> !text.isEmpty())
+        .map(text -> MassText.parse(text, formats().system().small()).mass())
+        .map(
+            mass -> {
+              if (!mass.isPositive()) {
+                throw Refusal.ofField("amount", "larder.problem.nothing");
+              }
+              return mass;
+            });
+  }
+
+  @PostMapping("/larder/{code}/weigh")
+  String weigh(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String weight,
+      @RequestParam(defaultValue = "") String note,
+      RedirectAttributes later) {
+    return change(
+        code,
+        Map.of("weight", weight, "note", note),
+        later,
+        () -> {
+          Mass mass =
+              mass(weight).orElseThrow(() -> Refusal.ofField("weight", "larder.problem.nothing"));
+          keeper.weigh(ClientIds.of(id), code, mass, note);
+          return words.say("larder.said.weighed-now", formats().mass(mass));
+        });
+  }
+
+  /** To another shelf; to another venue it is sent, and arrives when somebody says so there. */
+  @PostMapping("/larder/{code}/move")
+  String move(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String venue,
+      @RequestParam(defaultValue = "") String place,
+      @RequestParam(defaultValue = "") String by,
+      @RequestParam(defaultValue = "") String weight,
+      RedirectAttributes later) {
+    return change(
+        code,
+        Map.of("place", place, "weight", weight),
+        later,
+        () -> {
+          long to = Typed.id(venue, "venue");
+          Item item = book.get(code);
+          boolean arrives = item.underWay().isPresent();
+          if (!arrives && item.spot().venue() != to) {
+            keeper.send(ClientIds.of(id), code, to);
+            return words.say("larder.said.sent-now", houses.getVenue(to).name());
+          }
+          Shelved.Spot spot = keeper.spot(to, place, Optional.of(Typed.id(by, "by")));
+          keeper.move(ClientIds.of(id), code, spot, arrives ? mass(weight) : Optional.empty());
+          return words.say("larder.said.moved-now", spot.place());
+        });
+  }
+
+  @PostMapping("/larder/{code}/turn")
+  String turn(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String state,
+      RedirectAttributes later) {
+    return change(
+        code,
+        Map.of(),
+        later,
+        () -> {
+          Shelved.State to =
+              Typed.choice(Shelved.State.values(), state)
+                  .filter(one -> one != Shelved.State.RAW)
+                  .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
+          keeper.turn(ClientIds.of(id), code, to);
+          return words.say("larder.said.turned-now", to);
+        });
+  }
+
+  /** A part as it was cut, on a shelf. */
+  @PostMapping("/larder/put/{lot}/{slot}")
+  String put(
+      @PathVariable long lot,
+      @PathVariable String slot,
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String amount,
+      @RequestParam(defaultValue = "") String venue,
+      @RequestParam(defaultValue = "") String place,
+      @RequestParam(defaultValue = "") String until,
+      @RequestParam(defaultValue = "") String by,
+      RedirectAttributes later) {
+    Map<String, String> typed =
+        Map.of("slot", slot, "amount", amount, "place", place, "until", until);
+    return reply.after(
+        new Form("/uses/" + lot + "#row-" + slot, "typedShelf", typed),
+        later,
+        () -> {
+          Shelved.Spot spot =
+              keeper.spot(Typed.id(venue, "venue"), place, Optional.of(Typed.id(by, "by")));
+          String code =
+              SentTwice.survive(
+                  () ->
+                      keeper.put(
+                          ClientIds.of(id),
+                          lot,
+                          slot,
+                          mass(amount),
+                          until.isBlank()
+                              ? Optional.empty()
+                              : Optional.of(Typed.day(until, "until")),
+                          spot));
+          return words.say("larder.said.put-now", spot.place(), code);
+        });
+  }
+
+  private String change(
+      String code, Map<String, String> typed, RedirectAttributes later, Change work) {
+    return reply.after(
+        new Form("/larder/" + code, "typed", typed),
+        later,
+        () ->
+            SentTwice.survive(
+                () -> {
+                  String said = work.done();
+                  return said;
+                }));
+  }
+}

@@ -1,0 +1,558 @@
+package mosaicknife.app.larder;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderSourceEntity.Direction;
+import mosaicknife.app.lot.ColdChainKeeper;
+import mosaicknife.app.lot.LotChanged;
+import mosaicknife.app.lot.LotClosed;
+import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.LabelFacts;
+import mosaicknife.core.larder.LarderRules;
+import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.larder.Shelved.State;
+import mosaicknife.core.larder.Trace;
+import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.Limit;
+import mosaicknife.core.safety.RawGate;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts things on shelves and takes them out. What is sent twice happens once. */
+@Service
+@Transactional
+@PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+public class LarderKeeper {
+
+  private static final String LETTERS = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
+  private static final int CODE_LENGTH = 5;
+  private static final int LONGEST_PLACE = 80;
+  private static final int LONGEST_REASON = 160;
+
+  private final LarderItemRepository items;
+  private final LarderEntryRepository entries;
+  private final LarderSourceRepository sources;
+  private final LarderBook book;
+  private final LotSheets sheets;
+  private final ColdChainKeeper limits;
+  private final HouseSettings houses;
+  private final PeopleRegister people;
+  private final CurrentPerson current;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+  private final Random random = new SecureRandom();
+
+  LarderKeeper(
+      LarderItemRepository items,
+      LarderEntryRepository entries,
+      LarderSourceRepository sources,
+      LarderBook book,
+      LotSheets sheets,
+      ColdChainKeeper limits,
+      HouseSettings houses,
+      PeopleRegister people,
+      CurrentPerson current,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.items = items;
+    this.entries = entries;
+    this.sources = sources;
+    this.book = book;
+    this.sheets = sheets;
+    this.limits = limits;
+    this.houses = houses;
+    this.people = people;
+    this.current = current;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * Some grams of a part or of an item.
+   *
+   * @param lot the number of the lot; not asked for an item
+   * @param slot the slot of the part; empty for an item
+   * @param item the code of the item; empty for a part
+   * @param mass how much, positive
+   */
+  public record Input(long lot, String slot, String item, Mass mass) {
+
+    /**
+     * Makes one of a part.
+     *
+     * @param lot the number of the lot
+     * @param slot the slot
+     * @param mass how much
+     * @return the input
+     */
+    public static Input part(long lot, String slot, Mass mass) {
+      return new Input(lot, slot, "", mass);
+    }
+
+    /**
+     * Makes one of an item.
+     *
+     * @param code its code
+     * @param mass how much
+     * @return the input
+     */
+    public static Input item(String code, Mass mass) {
+      return new Input(0, "", code, mass);
+    }
+  }
+
+  /**
+   * What is put on a shelf.
+   *
+   * @param name what it is
+   * @param use the code of the use it was made by; empty for a part as it was cut
+   * @param mass what it weighs, positive
+   * @param units how many units it is; 0 where it is counted by weight
+   * @param additions what went in beside the fish
+   * @param allergens what that brought in
+   * @param traits what the label says of it
+   * @param useBy its last day, if one was given
+   * @param state raw, cooked or frozen
+   * @param spot where it lies
+   */
+  public record PutAway(
+      String name,
+      Optional<String> use,
+      Mass mass,
+      long units,
+      ExactMoney additions,
+      Set<Allergen> allergens,
+      Shelved.Traits traits,
+      Optional<LocalDate> useBy,
+      State state,
+      Shelved.Spot spot) {}
+
+  /** What is held of a lot that is closed goes on its shelf, unless it lies there already. */
+  @EventListener
+  void closed(LotClosed event) {
+    LotSheet sheet = sheets.get(event.lotId());
+    for (LotPart part : sheet.parts()) {
+      Mass left = part.mass().minus(part.part().shelf().in());
+      boolean held = part.purpose().filter(Purpose.HOLD::equals).isPresent();
+      if (held && part.held().isPresent() && left.isPositive()) {
+        Held where = part.held().get();
+        long venue = part.venueId().orElseGet(() -> venueOf(sheet));
+        LocalDate until = where.until().isBefore(houses.today()) ? houses.today() : where.until();
+        store(
+            UUID.randomUUID(),
+            plain(
+                sheet,
+                part,
+                left,
+                Optional.of(until),
+                State.RAW,
+                new Shelved.Spot(venue, where.place(), where.keeper())),
+            Map.of(new Trace.Source(event.lotId(), part.slot()), left),
+            Trace.NOTHING);
+      }
+    }
+  }
+
+  private long venueOf(LotSheet sheet) {
+    return houses.venues().stream()
+        .filter(venue -> venue.name().equals(sheet.lot().venue()))
+        .findFirst()
+        .orElseThrow()
+        .id();
+  }
+
+  private PutAway plain(
+      LotSheet sheet,
+      LotPart part,
+      Mass mass,
+      Optional<LocalDate> useBy,
+      State state,
+      Shelved.Spot spot) {
+    boolean raw = sheet.lot().rawGate(Optional.of(part.slot())).filter(RawGate::isOpen).isPresent();
+    return new PutAway(
+        sheet.lot().species().name() + ", " + part.name().toLowerCase(java.util.Locale.ROOT),
+        Optional.empty(),
+        mass,
+        0,
+        ExactMoney.zero(houses.house().formats().currency()),
+        Set.of(),
+        new Shelved.Traits(LabelFacts.bones(part.kind(), sheet.lot().species()), raw),
+        useBy,
+        state,
+        spot);
+  }
+
+  /**
+   * Puts a part of a lot, or some of it, on a shelf as it was cut.
+   *
+   * @param clientId the identifier the sender made
+   * @param lot the number of the lot
+   * @param slot the slot of the part
+   * @param mass how much; empty for all that is not on a shelf yet
+   * @param useBy its last day, if one was given
+   * @param spot where it lies
+   * @return the code of its label
+   * @throws Refusal if there is less, or a day or place is missing
+   */
+  public String put(
+      UUID clientId,
+      long lot,
+      String slot,
+      Optional<Mass> mass,
+      Optional<LocalDate> useBy,
+      Shelved.Spot spot) {
+    Optional<LarderItemEntity> there = items.findByClientId(clientId);
+    if (there.isPresent()) {
+      return there.get().code();
+    }
+    items.lockLot(lot);
+    LotSheet sheet = sheets.get(lot);
+    LotPart part = part(sheet, slot);
+    Mass some = mass.orElse(part.mass().minus(part.part().shelf().in()));
+    PutAway away = plain(sheet, part, some, useBy, State.RAW, spot);
+    return store(clientId, away, Map.of(new Trace.Source(lot, slot), some), Trace.NOTHING);
+  }
+
+  private static LotPart part(LotSheet sheet, String slot) {
+    return sheet
+        .find(slot)
+        .filter(LotPart::isStarted)
+        .orElseThrow(() -> Refusal.ofInput("larder.problem.not-weighed", sheet.lot().id(), slot));
+  }
+
+  /**
+   * Puts something on a shelf that was made of parts and of what lay on shelves.
+   *
+   * @param clientId the identifier the sender made
+   * @param away what it is
+   * @param inputs what it was made of
+   * @return the code of its label
+   * @throws Refusal if less is there than it was made of, or a day or place is missing
+   */
+  public String make(UUID clientId, PutAway away, List<Input> inputs) {
+    Optional<LarderItemEntity> there = items.findByClientId(clientId);
+    if (there.isPresent()) {
+      return there.get().code();
+    }
+    Map<Trace.Source, Mass> board = new java.util.TreeMap<>();
+    Map<Kept, Entry.Taken> taken = new java.util.LinkedHashMap<>();
+    Trace shelves = Trace.NOTHING;
+    ExactMoney additions = away.additions();
+    Set<Allergen> allergens = new java.util.HashSet<>(away.allergens());
+    for (Input input : inputs) {
+      if (input.item().isEmpty()) {
+        board.merge(new Trace.Source(input.lot(), input.slot()), input.mass(), Mass::plus);
+      } else {
+        Kept kept = book.locked(input.item());
+        Refusal.ifFound(
+            LarderRules.taking(kept.item(), input.mass(), Entry.Out.MADE_INTO, "", houses.today()));
+        Entry.Taken some =
+            kept.item().taking(input.mass(), Entry.Out.MADE_INTO, "", clock.instant());
+        taken.put(kept, some);
+        shelves = shelves.plus(some.trace());
+        additions = additions.plus(some.additions());
+        allergens.addAll(kept.item().shelved().allergens());
+      }
+    }
+    PutAway whole =
+        new PutAway(
+            away.name(),
+            away.use(),
+            away.mass(),
+            away.units(),
+            additions,
+            allergens,
+            away.traits(),
+            away.useBy(),
+            away.state(),
+            away.spot());
+    String code = store(clientId, whole, board, shelves);
+    long made = items.findByCode(code).orElseThrow().id();
+    taken.forEach((kept, some) -> write(UUID.randomUUID(), kept, some, made));
+    return code;
+  }
+
+  /**
+   * Returns the number of an item in the database.
+   *
+   * @param code its code
+   * @return the number
+   */
+  public long numberOf(String code) {
+    return book.kept(code).id();
+  }
+
+  private String store(UUID clientId, PutAway away, Map<Trace.Source, Mass> board, Trace shelves) {
+    LocalDate today = houses.today();
+    houses.getVenue(away.spot().venue());
+    Refusal.ifFound(LarderRules.keeping(today, away.useBy(), away.spot().place(), today));
+    board.forEach(this::checkThere);
+    Trace whole = new Trace(board).plus(shelves);
+    Shelved shelved =
+        new Shelved(
+            code(),
+            away.name(),
+            away.use(),
+            whole,
+            away.mass(),
+            away.units(),
+            away.additions(),
+            away.allergens(),
+            away.traits(),
+            today,
+            away.useBy().orElseThrow(),
+            away.state(),
+            away.spot(),
+            clock.instant());
+    LarderItemEntity item =
+        items.saveAndFlush(new LarderItemEntity(clientId, shelved, current.get().id()));
+    board.forEach(
+        (source, mass) ->
+            sources.save(new LarderSourceEntity(item.id(), null, source, mass, Direction.IN)));
+    shelves
+        .grams()
+        .forEach(
+            (source, mass) ->
+                sources.save(
+                    new LarderSourceEntity(item.id(), null, source, mass, Direction.FROM)));
+    board.keySet().stream()
+        .map(Trace.Source::lot)
+        .distinct()
+        .forEach(lot -> events.publishEvent(new LotChanged(lot)));
+    return item.code();
+  }
+
+  private void checkThere(Trace.Source source, Mass mass) {
+    items.lockLot(source.lot());
+    LotPart part = part(sheets.get(source.lot()), source.slot());
+    Mass left = part.mass().minus(part.part().shelf().in());
+    if (mass.compareTo(left) > 0 || !mass.isPositive()) {
+      throw Refusal.ofField("mass", "larder.problem.less-left", part.name(), left);
+    }
+  }
+
+  private String code() {
+    String code;
+    do {
+      StringBuilder letters = new StringBuilder();
+      for (int i = 0; i < CODE_LENGTH; i++) {
+        letters.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
+      }
+      code = letters.toString();
+    } while (items.existsByCode(code));
+    return code;
+  }
+
+  /**
+   * Takes some of an item out.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param mass how much; empty for all
+   * @param out what for, not to make something
+   * @param reason why, for waste
+   * @throws Refusal if there is less, or it may not be used any more
+   */
+  public void take(UUID clientId, String code, Optional<Mass> mass, Entry.Out out, String reason) {
+    change(
+        clientId,
+        code,
+        kept -> {
+          String why = PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON);
+          Mass some = mass.orElse(kept.item().mass());
+          Refusal.ifFound(LarderRules.taking(kept.item(), some, out, why, houses.today()));
+          return kept.item().taking(some, out, why, clock.instant());
+        });
+  }
+
+  /**
+   * Takes units of an item out.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param units how many, from 1
+   * @param out what for, not to make something
+   * @param reason why, for waste
+   * @throws Refusal if there are fewer, or it may not be used any more
+   */
+  public void takeUnits(UUID clientId, String code, int units, Entry.Out out, String reason) {
+    change(
+        clientId,
+        code,
+        kept -> {
+          String why = PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON);
+          Refusal.ifFound(LarderRules.units(kept.item(), units));
+          Mass some = kept.item().massOf(units);
+          Refusal.ifFound(LarderRules.taking(kept.item(), some, out, why, houses.today()));
+          return kept.item().taking(some, out, why, clock.instant());
+        });
+  }
+
+  /**
+   * Weighs an item again: what is missing dried off, and its money stays.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param mass what it weighs
+   * @param note what was seen, possibly empty
+   * @throws Refusal if it got heavier
+   */
+  public void weigh(UUID clientId, String code, Mass mass, String note) {
+    change(
+        clientId,
+        code,
+        kept -> {
+          Refusal.ifFound(LarderRules.weighing(kept.item(), mass));
+          return new Entry.Weighed(
+              mass, PlainText.line(note, LONGEST_REASON, "note", FieldName.NOTE), clock.instant());
+        });
+  }
+
+  /**
+   * Moves an item within its venue, or receives one that was sent here.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param spot where it lies now
+   * @param weighed what arrived, if it was weighed: what is missing is written down as such
+   * @throws Refusal if it was sent elsewhere
+   */
+  public void move(UUID clientId, String code, Shelved.Spot spot, Optional<Mass> weighed) {
+    if (entries.existsByClientId(clientId)) {
+      return;
+    }
+    Kept kept = book.locked(code);
+    houses.getVenue(spot.venue());
+    Refusal.ifFound(LarderRules.moving(kept.item(), spot));
+    Instant now = clock.instant();
+    weighed.ifPresent(
+        mass -> {
+          Refusal.ifFound(LarderRules.weighing(kept.item(), mass));
+          Mass missing = kept.item().mass().minus(mass);
+          if (missing.isPositive()) {
+            String why = houses.getVenue(spot.venue()).name();
+            write(
+                UUID.randomUUID(),
+                kept,
+                kept.item().taking(missing, Entry.Out.MISSING, why, now),
+                null);
+          }
+        });
+    write(clientId, kept, new Entry.Moved(spot, now), null);
+  }
+
+  /**
+   * Sends an item to another venue.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param venue the number of the venue
+   * @throws Refusal if it is there or under way already
+   */
+  public void send(UUID clientId, String code, long venue) {
+    change(
+        clientId,
+        code,
+        kept -> {
+          houses.getVenue(venue);
+          Refusal.ifFound(LarderRules.sending(kept.item(), venue));
+          return new Entry.Sent(venue, clock.instant());
+        });
+  }
+
+  /**
+   * Freezes, thaws or cooks an item; how long it keeps from then on the limits of the house say.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param state what it becomes
+   * @throws Refusal if that cannot be, such as freezing again
+   */
+  public void turn(UUID clientId, String code, State state) {
+    change(
+        clientId,
+        code,
+        kept -> {
+          LocalDate today = houses.today();
+          Refusal.ifFound(LarderRules.turning(kept.item(), state, today));
+          Limit keeps =
+              state == State.FROZEN
+                  ? Limit.FROZEN_KEEPS
+                  : state == State.THAWED ? Limit.THAWED_KEEPS : Limit.COOKED_KEEPS;
+          LocalDate useBy = today.plusDays(limits.limits().value(keeps));
+          return new Entry.Turned(state, useBy, clock.instant());
+        });
+  }
+
+  /** What happens to an item. */
+  private interface Change {
+    Entry to(Kept kept);
+  }
+
+  private void change(UUID clientId, String code, Change change) {
+    Kept kept = book.locked(code);
+    if (!entries.existsByClientId(clientId)) {
+      write(clientId, kept, change.to(kept), null);
+    }
+  }
+
+  private void write(UUID clientId, Kept kept, Entry entry, Long into) {
+    LarderEntryEntity stored =
+        entries.saveAndFlush(
+            new LarderEntryEntity(clientId, kept.id(), entry, into, current.get().id()));
+    if (entry instanceof Entry.Taken taken) {
+      taken
+          .trace()
+          .grams()
+          .forEach(
+              (source, mass) ->
+                  sources.save(
+                      new LarderSourceEntity(
+                          kept.id(), stored.id(), source, mass, Direction.of(taken.out()))));
+      taken.trace().lots().forEach(lot -> events.publishEvent(new LotChanged(lot)));
+    }
+  }
+
+  /**
+   * Reads where something is to lie, as typed.
+   *
+   * @param venue the number of the venue
+   * @param place the shelf
+   * @param keeper the number of the person; empty for whoever is signed in
+   * @return the spot
+   * @throws Refusal if the place is missing or there is no such person
+   */
+  public Shelved.Spot spot(long venue, String place, Optional<Long> keeper) {
+    String where = PlainText.needed(place, LONGEST_PLACE, "place", FieldName.PLACE);
+    long who = keeper.orElseGet(() -> current.get().id());
+    if (!people.names().containsKey(who)) {
+      throw Refusal.ofField("keeper", "shared.problem.not-chosen");
+    }
+    houses.getVenue(venue);
+    return new Shelved.Spot(venue, where, who);
+  }
+}

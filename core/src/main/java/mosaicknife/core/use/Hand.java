@@ -1,0 +1,158 @@
+package mosaicknife.core.use;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotRules;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.Origin;
+import mosaicknife.core.lot.Part;
+import mosaicknife.core.plan.PreWork;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.RawGate;
+import mosaicknife.core.use.FishUse.Measure;
+
+/** What of a lot waits for a use, and what a unit of a use is worth. */
+public final class Hand {
+
+  /** Kinds a fish has two of in one part; each is a piece. */
+  private static final Set<String> IN_PAIRS = Set.of("collar", "cheek", "belly", "roe", "milt");
+
+  private static final Mass USUAL_PIECE = Mass.ofGrams(150);
+  private static final BigDecimal MINUTES_AN_HOUR = BigDecimal.valueOf(60);
+  private static final int WORTH_DECIMALS = 2;
+
+  private Hand() {}
+
+  /**
+   * Returns the parts of a lot that wait for a use: cut or still to come, on no plate, in no bin,
+   * on no shelf and not promised.
+   *
+   * @param sheet the lot
+   * @param venue the number of the venue where it lies
+   * @param done what was done to it before the first cut
+   * @param promised grams of its parts that something is to be made of, by slot
+   * @param today the day
+   * @return the parts, each with what is left of it
+   */
+  public static List<OnHand> of(
+      LotSheet sheet,
+      long venue,
+      Set<PreWork.Task> done,
+      Map<String, Mass> promised,
+      LocalDate today) {
+    List<OnHand> waiting = new ArrayList<>();
+    for (LotPart part : sheet.expectedParts()) {
+      if (isWaiting(sheet, part, promised.containsKey(part.slot()))) {
+        Mass whole = part.isStarted() ? part.mass() : part.expected().orElse(Mass.ZERO);
+        Mass left =
+            whole
+                .minus(part.part().shelf().in())
+                .minus(promised.getOrDefault(part.slot(), Mass.ZERO));
+        if (left.compareTo(LotRules.SMALLEST_PART) >= 0) {
+          waiting.add(onHand(sheet, part, left, venue, done, today));
+        }
+      }
+    }
+    return waiting;
+  }
+
+  /** A part of which some grams have a home waits with the others. */
+  private static boolean isWaiting(LotSheet sheet, LotPart part, boolean promised) {
+    Optional<Purpose> purpose = part.purpose().or(() -> sheet.usualPurpose(part));
+    boolean shared = promised || part.part().shelf().in().isPositive();
+    boolean decided = part.purpose().isPresent() && !part.becomes().isBlank() && !shared;
+    return part.kind().mayBeFor(Purpose.POT)
+        && !part.kind().is(PartKind.Trait.WHOLE_FISH)
+        && !sheet.isOpened(part)
+        && part.part().putInto().isEmpty()
+        && !decided
+        && purpose
+            .filter(p -> p == Purpose.PLATE || p == Purpose.COMPOST || p == Purpose.BIN)
+            .isEmpty();
+  }
+
+  private static OnHand onHand(
+      LotSheet sheet,
+      LotPart part,
+      Mass left,
+      long venue,
+      Set<PreWork.Task> done,
+      LocalDate today) {
+    List<Part> all = sheet.parts().stream().map(LotPart::part).toList();
+    boolean scaled = sheet.lot().arrival().scaled() || PreWork.isScaled(done, part.kind());
+    return new OnHand(
+        sheet.lot().id() + ":" + part.slot(),
+        sheet.lot().species().name() + ", " + part.name().toLowerCase(java.util.Locale.ROOT),
+        part.kind(),
+        sheet.lot().species(),
+        left,
+        pieces(part, sheet.lot().fish()),
+        Optional.of(Mass.ofMilligrams(sheet.lot().purchased().milligrams() / sheet.lot().fish())),
+        venue,
+        new OnHand.Condition(
+            scaled,
+            sheet.lot().origin() == Origin.FARMED,
+            LotRules.pot(part.part(), Purpose.POT, all).isPresent(),
+            sheet.lot().rawGate(part.optionalSlot()).filter(RawGate::isOpen).isPresent(),
+            sheet.lot().fitness(),
+            sheet.lot().hold().isPresent(),
+            false),
+        (int) Math.max(0, sheet.lot().landedOn().until(today, ChronoUnit.DAYS)),
+        part.isStarted());
+  }
+
+  private static int pieces(LotPart part, int fish) {
+    boolean both = IN_PAIRS.contains(part.kind().code()) && !part.slot().contains("-");
+    return both ? 2 * fish : fish;
+  }
+
+  /**
+   * Returns what one unit is worth when what goes in and the work are paid.
+   *
+   * @param use the use
+   * @param labourPerHour what an hour of work costs
+   * @return the worth in hundredths of the minor unit of money; below 0 if it costs more than it
+   *     brings
+   */
+  public static long worth(FishUse use, ExactMoney labourPerHour) {
+    Mass piece = use.lightest().orElse(USUAL_PIECE);
+    Mass fish =
+        use.measure() instanceof Measure.Pieces ? piece : Batch.forUnits(use, 1, piece).fish();
+    BigDecimal additions = new Batch(use, fish, piece).additions(labourPerHour.currency()).amount();
+    BigDecimal labour =
+        labourPerHour
+            .amount()
+            .multiply(use.work().each())
+            .divide(MINUTES_AN_HOUR, java.math.MathContext.DECIMAL64);
+    int minor = labourPerHour.currency().getDefaultFractionDigits();
+    return use.value()
+        .subtract(additions)
+        .subtract(labour)
+        .movePointRight(minor + WORTH_DECIMALS)
+        .setScale(0, RoundingMode.HALF_EVEN)
+        .longValueExact();
+  }
+
+  /**
+   * Returns a worth as money.
+   *
+   * @param worth hundredths of the minor unit
+   * @param like money of the currency
+   * @return the amount
+   */
+  public static ExactMoney money(long worth, ExactMoney like) {
+    int minor = like.currency().getDefaultFractionDigits();
+    return new ExactMoney(BigDecimal.valueOf(worth, minor + WORTH_DECIMALS), like.currency());
+  }
+}
