@@ -23,7 +23,6 @@ public class Shots extends InBrowser {
     take(light, "buy", "/buy?profile=WEEKEND");
     take(light, "buy-plan", "/buy/dishes/1?profile=WEEKEND&litres=8");
     take(light, "catalogue-fish", "/catalogue/fish/gurnard");
-    take(light, "catalogue-plan", "/catalogue/plans/deep-loin");
     take(light, "dock-receive", "/dock/receive");
     take(light, "dock-lot", "/dock/5");
     take(light, "bench-round", "/bench/3");
@@ -32,7 +31,10 @@ public class Shots extends InBrowser {
     take(light, "plan-loin", "/plan/7");
     take(light, "cost", "/cost/1");
     take(light, "uses", "/uses/2");
-    take(light, "lots", "/lots");
+    take(light, "larder", "/larder");
+    light.navigate(address("/uses"));
+    assertThat(light.locator(".flow")).isVisible();
+    take(light, "homes");
 
     Page dim = tablet(1280, 800, ColorScheme.DARK);
     signIn(dim, "tobiah");

@@ -508,8 +508,21 @@ public class HomePlanner {
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void drop(long id, String reason) {
-    open(id);
+    ToMake dropped = open(id);
     end(id, null, PlainText.needed(reason, 160, "reason", FieldName.REASON));
+    dropped.from().forEach(input -> forget(input, dropped.use()));
+  }
+
+  /** A part whose letter followed what is not made any more waits again, with its letter. */
+  private void forget(Input input, FishUse use) {
+    LotSheet sheet = sheets.get(input.lot());
+    sheet
+        .find(input.slot())
+        .filter(part -> !sheet.lot().isFinished() && part.becomes().equals(use.name()))
+        .ifPresent(
+            part ->
+                purposes.assign(
+                    input.lot(), input.slot(), part.version(), use.purpose(), Use.PLAIN));
   }
 
   private void end(long id, Long item, String reason) {

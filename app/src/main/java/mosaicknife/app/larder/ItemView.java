@@ -19,6 +19,7 @@ import mosaicknife.core.quantity.Mass;
  * @param code its code
  * @param name what it is
  * @param amount how much is left
+ * @param made the day it was made
  * @param useBy the last day in words
  * @param until how long it keeps, in words
  * @param days how many days are left, 0 on the last one
@@ -37,6 +38,7 @@ record ItemView(
     String code,
     String name,
     String amount,
+    String made,
     String useBy,
     String until,
     long days,
@@ -71,6 +73,7 @@ record ItemView(
         item.shelved().code(),
         item.shelved().name(),
         item.isGone() ? "" : ShelfView.amount(item, formats),
+        formats.day(item.shelved().made()),
         formats.day(item.useBy()),
         until(item, today, formats),
         item.daysLeft(today),

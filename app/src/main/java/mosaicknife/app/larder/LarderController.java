@@ -156,7 +156,7 @@ class LarderController {
           } else {
             keeper.take(sent, code, mass(typed), what, reason);
           }
-          return words.say("larder.said.done", what);
+          return words.say("larder.said.done", what.name());
         });
   }
 
@@ -236,7 +236,7 @@ class LarderController {
                   .filter(one -> one != Shelved.State.RAW)
                   .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
           keeper.turn(ClientIds.of(id), code, to);
-          return words.say("larder.said.turned-now", to);
+          return words.say("larder.said.turned-now", to.name());
         });
   }
 

@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.check.Check;
-import mosaicknife.core.finding.Keyed;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
@@ -83,7 +82,7 @@ public record FishUse(
   }
 
   /** What a part must be or have before it may become something. */
-  public enum Need implements Keyed {
+  public enum Need {
     /** The scales are off. */
     SCALED,
     /** Wild: farmed bones make a poor clear stock. */
@@ -99,12 +98,7 @@ public record FishUse(
     /** Skin that is eaten. */
     SKIN_EATEN,
     /** Through the raw gate. */
-    RAW_GATE;
-
-    @Override
-    public String key() {
-      return "Need." + name();
-    }
+    RAW_GATE
   }
 
   /** What one unit is called. */

@@ -114,6 +114,31 @@ public class LarderMoneyTest {
   }
 
   @Test
+  public void compostIsNeverUsedAndWhatIsEatenFromAShelfIsEaten() {
+    LotSheet sheet =
+        hake()
+            .weigh("gills", 0, 60)
+            .decide(Purpose.HOLD, "fillet-right")
+            .decide(Purpose.COMPOST, "gills", "head")
+            .sheet();
+    Diversion went =
+        Diversion.of(
+            sheet,
+            List.of(
+                new Went("fillet-right", Place.SHELF, Mass.ofGrams(400)),
+                new Went("fillet-right", Place.EATEN, Mass.ofGrams(600)),
+                new Went("fillet-right", Place.WASTE, Mass.ofGrams(100)),
+                new Went("frame", Place.EATEN, Mass.ofGrams(500))));
+    assertEquals(went.of(Diversion.Way.EATEN), Mass.ofGrams(1800), "1.200 and 0.600 kg");
+    assertEquals(went.of(Diversion.Way.HELD), Mass.ofGrams(400));
+    assertEquals(went.of(Diversion.Way.POT), Mass.ofGrams(600), "100 g as decided, 500 g eaten");
+    assertEquals(went.of(Diversion.Way.COMPOSTED), Mass.ofGrams(960));
+    assertEquals(went.of(Diversion.Way.BINNED), Mass.ofGrams(100));
+    assertEquals(went.irreducible(), Mass.ofGrams(60), "the gills; the head had uses");
+    assertEquals(went.whole(), Mass.ofGrams(3860));
+  }
+
+  @Test
   public void untilAMainIsWeighedTheMoneyLiesAtTheBoard() {
     TestLot lot = new TestLot("hake", State.GUTTED, 1, "5.000", "").weigh("head", 0, 900);
     assertEquals(money(lot).places(), Map.of(Place.BOARD, euros(5000)));

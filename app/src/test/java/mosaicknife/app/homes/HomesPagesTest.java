@@ -1,0 +1,293 @@
+package mosaicknife.app.homes;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.WithPages;
+import mosaicknife.app.homes.HomePlanner.ToMake;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.larder.Item;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.UseCatalogue;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.testng.annotations.Test;
+
+/** Uses of the whole house: the plan, what is decided, what is made, and the book of uses. */
+public class HomesPagesTest extends WithPages {
+
+  @Autowired private HomePlanner planner;
+  @Autowired private UseBook book;
+  @Autowired private LarderBook larder;
+  @Autowired private LotSheets sheets;
+  @Autowired private WeighingRecorder bench;
+  @Autowired private HouseSettings houses;
+
+  private long hake(String... parts) {
+    long lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "6.000");
+    people.as(
+        "tobiah",
+        () -> {
+          for (int i = 0; i < parts.length; i += 2) {
+            bench.take(
+                new Take(
+                    UUID.randomUUID(),
+                    lot,
+                    parts[i],
+                    1,
+                    Entry.of(MassText.parse(parts[i + 1] + " kg", MassUnit.KILOGRAM)),
+                    Optional.empty(),
+                    ""));
+          }
+        });
+    return lot;
+  }
+
+  private long lantern() {
+    return houses.venues().get(0).id();
+  }
+
+  private String decide(long lot, String slot, String use, String amount) throws Exception {
+    return follow(
+        "ines",
+        "/uses/decide",
+        "id",
+        UUID.randomUUID().toString(),
+        "part",
+        lot + ":" + slot,
+        "use",
+        use,
+        "venue",
+        "" + lantern(),
+        "amount",
+        amount);
+  }
+
+  private List<ToMake> ofLot(long lot) {
+    return planner.toMake().stream()
+        .filter(one -> one.from().stream().anyMatch(input -> input.lot() == lot))
+        .toList();
+  }
+
+  private String made(long id, String units, String weight, String place) throws Exception {
+    return follow(
+        "tobiah",
+        "/uses/makings/" + id + "/made",
+        "venue",
+        "" + lantern(),
+        "units",
+        units,
+        "weight",
+        weight,
+        "until",
+        "",
+        "place",
+        place,
+        "by",
+        "" + people.idOf("tobiah"));
+  }
+
+  @Test
+  public void onePartBecomesTwoThingsByGramsWithAllergensAndCost() throws Exception {
+    long lot = hake("fillet-left", "1.500", "belly", "0.900");
+    assertTrue(decide(lot, "belly", "fish-cakes", "500 g").contains("Decided."));
+    assertTrue(decide(lot, "belly", "rillettes", "500 g").contains("400 g is left"));
+    assertTrue(decide(lot, "belly", "rillettes", "").contains("Decided."), "the other 400 g");
+    List<ToMake> two = ofLot(lot);
+    assertEquals(two.size(), 2);
+    // 500 g in fish cakes: (1 + .6 + .05 + .1) × .96 = 1.68 → 840 g, nine of 85 g
+    assertEquals(two.get(0).units(), 9);
+    assertEquals(
+        sheets.get(lot).find("belly").orElseThrow().purpose(), Optional.of(Purpose.SECOND_PLATE));
+
+    String said = made(two.get(0).id(), "9", "", "walk-in, left");
+    Matcher code = Pattern.compile("Its label is ([0-9A-Z]{5})\\.").matcher(said);
+    assertTrue(code.find(), said);
+    Item cakes = larder.get(code.group(1));
+    assertEquals(cakes.mass(), Mass.ofGrams(840));
+    assertEquals(cakes.units(), 9);
+    assertEquals(cakes.trace().lots(), Set.of(lot));
+    assertEquals(cakes.trace().mass(), Mass.ofGrams(500));
+    assertEquals(cakes.shelved().allergens(), Set.of(Allergen.FISH, Allergen.EGG, Allergen.WHEAT));
+    assertTrue(made(two.get(0).id(), "9", "", "walk-in").contains("made or dropped already"));
+    assertEquals(
+        sheets.get(lot).find("belly").orElseThrow().part().shelf().in(), Mass.ofGrams(500));
+  }
+
+  @Test
+  public void whatMayNotBeSaysWhy() throws Exception {
+    long lot = hake("head", "1.100", "frame", "0.700", "collar", "0.300");
+    assertTrue(decide(lot, "head", "soup-to-pick", "").contains("unscaled"));
+    assertTrue(decide(lot, "frame", "patties", "").contains("not made of this kind of part"));
+    assertTrue(decide(lot, "frame", "clear-stock", "100 g").contains("less than one unit"));
+    assertTrue(decide(lot, "frame", "no-such-use", "").contains("There is no use no-such-use"));
+    assertEquals(ofLot(lot), List.of());
+    String shown = page("ines", "/uses");
+    assertTrue(shown.contains("Hake, head · lot " + lot), "it is on hand");
+  }
+
+  @Test
+  public void whatIsDroppedIsFreeAgainAndNeedsAReason() throws Exception {
+    long lot = hake("frame", "1.300");
+    decide(lot, "frame", "clear-stock", "");
+    long id = ofLot(lot).get(0).id();
+    assertTrue(
+        follow("ines", "/uses/makings/" + id + "/drop", "reason", " ").contains("is missing"));
+    assertTrue(
+        follow("ines", "/uses/makings/" + id + "/drop", "reason", "kettle is broken")
+            .contains("Its parts are free again"));
+    assertEquals(ofLot(lot), List.of());
+    assertTrue(decide(lot, "frame", "quick-fumet", "").contains("Decided."));
+  }
+
+  @Test
+  public void thePlanIsAcceptedAsItWasShownOnceAndNotWhenItIsOld() throws Exception {
+    hake("frame", "1.400");
+    people.as(
+        "ines",
+        () -> {
+          book.want(lantern(), "quick-fumet", 500);
+          book.equip(lantern(), FishUse.Equipment.KETTLE, 5000);
+          book.hands(lantern(), 5000);
+        });
+    String plan = page("ines", "/uses/plan");
+    assertTrue(plan.contains("Quick fumet"), plan);
+    List<String> fields = new ArrayList<>(List.of("id", UUID.randomUUID().toString()));
+    Matcher making =
+        Pattern.compile("name=\"making\" value=\"(quick-fumet@[^\"]*)\"").matcher(plan);
+    assertTrue(making.find(), plan);
+    fields.add("making");
+    fields.add(making.group(1));
+    String[] sent = fields.toArray(String[]::new);
+    assertTrue(follow("ines", "/uses/accept", sent).contains("One thing is to be made."));
+    int open = planner.toMake().size();
+    follow("ines", "/uses/accept", sent);
+    assertEquals(planner.toMake().size(), open, "two taps are one");
+    sent[1] = UUID.randomUUID().toString();
+    assertTrue(follow("ines", "/uses/accept", sent).contains("Something changed since this plan"));
+    assertEquals(planner.toMake().size(), open);
+    assertTrue(
+        follow("ines", "/uses/accept", "making", "quick-fumet@1@x").contains("alert-danger"));
+    people.as(
+        "ines",
+        () -> {
+          book.want(lantern(), "quick-fumet", 0);
+          book.equip(lantern(), FishUse.Equipment.KETTLE, 14);
+          book.hands(lantern(), 150);
+        });
+  }
+
+  private String save(String code, String field, String value) throws Exception {
+    Map<String, String> form =
+        new java.util.LinkedHashMap<>(
+            Map.of(
+                "name", "Broth of " + code,
+                "purpose", "POT",
+                "kinds", "Frame\nHead",
+                "measure", "PART",
+                "each", "500 g",
+                "unit", "LITRE",
+                "perPlate", "4",
+                "lines", "leek, 10 %, 1.80, none\nwine, 8 %, 4.20, sulphites",
+                "loss", "0"));
+    form.putAll(
+        Map.of(
+            "start",
+            "10",
+            "minutes",
+            "2",
+            "equipment",
+            "KETTLE",
+            "load",
+            "1.5",
+            "value",
+            "3",
+            "keeps",
+            "2",
+            "oldest",
+            "3",
+            "lightest",
+            "",
+            "fat",
+            ""));
+    form.put(field, value);
+    List<String> fields = new ArrayList<>();
+    form.forEach(
+        (name, text) -> {
+          fields.add(name);
+          fields.add(text);
+        });
+    return follow("adaeze", "/uses/book/" + code, fields.toArray(String[]::new));
+  }
+
+  @Test
+  public void theBookIsTheHousesOwnAndRefusesWhatCannotBeMade() throws Exception {
+    assertTrue(save("new", "each", "0 g").contains("alert-danger"));
+    assertTrue(save("new", "each", "0.4 g").contains("at least 1 g"));
+    assertTrue(save("new", "lines", "leek, 10 %, 1.80").contains("a line has a name"));
+    assertTrue(save("new", "lines", "leek, 10 %, 1.80, grass").contains("grass is no allergen"));
+    assertTrue(save("new", "kinds", "Gills").contains("Gills have no use"));
+    assertTrue(save("new", "kinds", "wheels").contains("no kind of part called wheels"));
+    assertTrue(save("new", "name", "a; b").contains("no comma, semicolon or slash"));
+    assertTrue(save("new", "loss", "120").contains("alert-danger"));
+    String kept = save("new", "name", "<b>");
+    assertTrue(kept.contains("is saved") && !kept.contains("<b>is"), "it is escaped");
+    assertTrue(save("clear-stock", "each", "480 g").contains("is saved"));
+    FishUse stock = book.get("clear-stock");
+    assertEquals(stock.gramsOfPart(Mass.ofGrams(1)).toDouble(), 480.0);
+    assertEquals(UseCatalogue.read(UseCatalogue.write(stock)), stock);
+    assertFalse(page("tobiah", "/uses/book/clear-stock").contains("/uses/book/clear-stock/retire"));
+    people.as("adaeze", () -> book.retire("clear-stock"));
+    assertFalse(book.uses().containsKey("clear-stock"));
+    assertTrue(page("ines", "/uses/book/clear-stock").contains("480 g"), "it can still be read");
+    save("clear-stock", "each", "520 g");
+    assertTrue(book.uses().containsKey("clear-stock"), "and comes back");
+  }
+
+  @Test
+  public void aUseWithSomethingOnTheShelfIsRetiredAndTheShelfStays() throws Exception {
+    long lot = hake("frame", "1.200");
+    decide(lot, "frame", "chowder-base", "");
+    String said = made(ofLot(lot).get(0).id(), "3", "", "shelf of the chowder");
+    Matcher code = Pattern.compile("Its label is ([0-9A-Z]{5})\\.").matcher(said);
+    assertTrue(code.find(), said);
+    follow("adaeze", "/uses/book/chowder-base/retire");
+    assertTrue(page("tobiah", "/larder/" + code.group(1)).contains("Chowder base"));
+  }
+
+  @Test
+  public void onlyWhoDecidesOpensThePage() throws Exception {
+    assertEquals(send("maren", "/uses/accept").getStatus(), 403);
+    assertFalse(page("maren", "/").contains("href=\"/uses\""));
+  }
+
+  @Test
+  public void whatVenuesTakeIsCheckedAndKept() throws Exception {
+    String field = "use@patties@" + lantern();
+    assertTrue(follow("ines", "/uses/wants", field, "-3").contains("alert-danger"));
+    assertTrue(follow("ines", "/uses/wants", field, "12").contains("Saved."));
+    assertEquals(book.rooms().get(lantern()).wanted().get("patties"), Integer.valueOf(12));
+    assertTrue(follow("ines", "/uses/wants", "room@KETTLE@" + lantern(), "0").contains("Saved."));
+    people.as("ines", () -> book.equip(lantern(), FishUse.Equipment.KETTLE, 14));
+  }
+}

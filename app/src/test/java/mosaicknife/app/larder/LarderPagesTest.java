@@ -1,0 +1,360 @@
+package mosaicknife.app.larder;
+
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.WithPages;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.LotMoney;
+import mosaicknife.core.larder.LotMoney.Place;
+import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.lot.Held;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.Money;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** Shelves as a cook meets them, on a real database, with everything that goes wrong there. */
+public class LarderPagesTest extends WithPages {
+
+  @Autowired private LarderBook book;
+  @Autowired private LarderKeeper keeper;
+  @Autowired private LotRegister lots;
+  @Autowired private LotSheets sheets;
+  @Autowired private WeighingRecorder bench;
+  @Autowired private PurposeAssigner purposes;
+  @Autowired private HouseSettings houses;
+
+  private long lot;
+  private long lantern;
+  private long counter;
+  private LocalDate today;
+
+  /** A hake of 4.000 kg at 12.00: fillets 1.100 and 1.050 kg, frame, head and the rest. */
+  @BeforeMethod
+  void aHakeIsWeighed() {
+    lantern = houses.venues().get(0).id();
+    counter = houses.venues().get(1).id();
+    today = houses.today();
+    lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "4.000");
+    people.as(
+        "tobiah",
+        () ->
+            Map.of(
+                    "fillet-left",
+                    "1.100",
+                    "fillet-right",
+                    "1.050",
+                    "frame",
+                    "0.520",
+                    "head",
+                    "0.800")
+                .forEach(this::weigh));
+  }
+
+  private void weigh(String slot, String kilograms) {
+    bench.take(
+        new Take(
+            UUID.randomUUID(),
+            lot,
+            slot,
+            1,
+            Entry.of(MassText.parse(kilograms + " kg", MassUnit.KILOGRAM)),
+            Optional.empty(),
+            ""));
+  }
+
+  private void decide(String slot, Purpose purpose, Optional<Held> held) {
+    people.as(
+        "ines",
+        () ->
+            purposes.assign(
+                lot,
+                slot,
+                sheets.get(lot).find(slot).orElseThrow().version(),
+                purpose,
+                new Use("", Optional.empty(), held)));
+  }
+
+  private String put(String slot, String amount, String until, String place) throws Exception {
+    return follow(
+        "tobiah",
+        "/larder/put/" + lot + "/" + slot,
+        "id",
+        UUID.randomUUID().toString(),
+        "amount",
+        amount,
+        "venue",
+        "" + lantern,
+        "place",
+        place,
+        "until",
+        until,
+        "by",
+        "" + people.idOf("tobiah"));
+  }
+
+  private String shelved(String slot, String amount) throws Exception {
+    String said = put(slot, amount, today.plusDays(2).toString(), "walk-in, left");
+    Matcher code = Pattern.compile("Its label is ([0-9A-Z]{5})\\.").matcher(said);
+    assertTrue(code.find(), said);
+    return code.group(1);
+  }
+
+  private String take(String code, String amount, String out, String reason) throws Exception {
+    return follow(
+        "tobiah",
+        "/larder/" + code + "/take",
+        "id",
+        UUID.randomUUID().toString(),
+        "amount",
+        amount,
+        "out",
+        out,
+        "reason",
+        reason);
+  }
+
+  private Money at(Place place) {
+    return book.money(List.of(lot)).get(lot).places().getOrDefault(place, euros(0));
+  }
+
+  private static Money euros(long cents) {
+    return Money.ofMinor(cents, java.util.Currency.getInstance("EUR"));
+  }
+
+  @Test
+  public void theMoneyFollowsTheGramsFromTheBoardToThePlateAndTheBin() throws Exception {
+    decide("fillet-left", Purpose.PLATE, Optional.empty());
+    Held held = new Held(today.plusDays(3), "ageing rack", people.idOf("tobiah"));
+    decide("fillet-right", Purpose.HOLD, Optional.of(held));
+    // 48.00 over 2.150 kg: the right fillet carries 23.44
+    String code = shelved("fillet-right", "");
+    assertEquals(at(Place.SHELF), euros(2344));
+    follow("tobiah", "/larder/" + code + "/weigh", "weight", "980 g", "note", "82 %");
+    assertEquals(at(Place.SHELF), euros(2344), "what dries keeps its money");
+    assertTrue(page("ines", "/larder/" + code).contains("€23.92/kg"), "23.44 over 0.980 kg");
+    assertFalse(page("maren", "/larder/" + code).contains("€"), "the learner sees no money");
+    assertTrue(take(code, "490 g", "EATEN", "").contains("Used."));
+    assertEquals(at(Place.EATEN), euros(1172));
+    assertTrue(take(code, "", "BIN", "").contains("Say why it is thrown"));
+    assertTrue(take(code, "", "BIN", "smells sour").contains("In the bin"));
+    assertEquals(at(Place.WASTE), euros(1172));
+    assertEquals(at(Place.BOARD), euros(2456), "the left fillet");
+    assertTrue(page("ines", "/larder/" + code).contains("Nothing left"));
+    assertTrue(take(code, "", "EATEN", "").contains("Somebody else took the last"));
+  }
+
+  @Test
+  public void whatIsHeldGoesOnItsShelfWhenTheLotIsClosed() throws Exception {
+    decide("fillet-left", Purpose.PLATE, Optional.empty());
+    Held held = new Held(today.plusDays(1), "drawer of lot " + lot, people.idOf("maren"));
+    decide("frame", Purpose.HOLD, Optional.of(held));
+    people.as("ines", () -> lots.finish(lot, lots.get(lot).version()));
+    Item item =
+        book.onShelves().stream()
+            .filter(one -> one.trace().lots().contains(lot))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(item.mass(), Mass.ofGrams(520));
+    assertEquals(item.useBy(), today.plusDays(1));
+    assertTrue(page("tobiah", "/larder").contains("drawer of lot " + lot));
+  }
+
+  @Test
+  public void nothingIsKeptWithoutDayAndPlaceAndNoMoreThanThereIs() throws Exception {
+    assertTrue(put("frame", "", "", "walk-in").contains("Nothing is kept without a last day"));
+    assertTrue(put("frame", "", today.toString(), " ").contains("place is missing"));
+    String before = today.minusDays(1).toString();
+    assertTrue(put("frame", "", before, "walk-in").contains("is before it was made"));
+    String refused = put("frame", "600 g", today.toString(), "walk-in");
+    assertTrue(refused.contains("520 g is left that is not on a shelf"), refused);
+    assertTrue(refused.contains("value=\"600 g\""), "what was typed stays");
+    shelved("frame", "500 g");
+    assertTrue(
+        put("frame", "", today.toString(), "walk-in").contains("Its label is"), "the last 20 g");
+    assertFalse(page("tobiah", "/uses/" + lot).contains("/larder/put/" + lot + "/frame"));
+  }
+
+  @Test
+  public void theSameFormSentTwiceIsOneItem() throws Exception {
+    String id = UUID.randomUUID().toString();
+    for (int i = 0; i < 2; i++) {
+      send(
+          "tobiah",
+          "/larder/put/" + lot + "/head",
+          "id",
+          id,
+          "amount",
+          "300 g",
+          "venue",
+          "" + lantern,
+          "place",
+          "twice",
+          "until",
+          today.toString(),
+          "by",
+          "" + people.idOf("tobiah"));
+    }
+    assertEquals(sheets.get(lot).find("head").orElseThrow().part().shelf().in(), Mass.ofGrams(300));
+  }
+
+  @Test
+  public void theLastGramsAreTakenOnceOnTwoTablets() throws Exception {
+    String code = shelved("head", "200 g");
+    ExecutorService tablets = Executors.newFixedThreadPool(2);
+    Callable<String> taking =
+        () -> {
+          String[] said = {""};
+          try {
+            people.as(
+                "tobiah",
+                () ->
+                    keeper.take(
+                        UUID.randomUUID(),
+                        code,
+                        Optional.of(Mass.ofGrams(200)),
+                        mosaicknife.core.larder.Entry.Out.EATEN,
+                        ""));
+            said[0] = "taken";
+          } catch (Refusal refusal) {
+            said[0] = refusal.key();
+          }
+          return said[0];
+        };
+    List<String> answers = new ArrayList<>();
+    for (Future<String> one : tablets.invokeAll(List.of(taking, taking))) {
+      answers.add(one.get());
+    }
+    tablets.shutdown();
+    answers.sort(null);
+    assertEquals(answers, List.of("LarderRules.Problem.GONE", "taken"));
+  }
+
+  @Test
+  public void whatWasThawedIsNeverFrozenAgain() throws Exception {
+    String code = shelved("frame", "");
+    assertTrue(turn(code, "FROZEN").contains("Frozen. Its label has a new day."));
+    assertEquals(book.get(code).useBy(), today.plusDays(60));
+    assertTrue(take(code, "", "EATEN", "").contains("It is still frozen"));
+    assertTrue(turn(code, "THAWED").contains("never frozen again"));
+    assertEquals(book.get(code).useBy(), today.plusDays(1));
+    assertTrue(turn(code, "FROZEN").contains("It was thawed once"));
+    assertEquals(book.get(code).state(), Shelved.State.THAWED);
+  }
+
+  private String turn(String code, String state) throws Exception {
+    return follow("tobiah", "/larder/" + code + "/turn", "state", state);
+  }
+
+  @Test
+  public void aTransferThatArrivesShortIsWrittenDown() throws Exception {
+    String code = shelved("head", "");
+    assertTrue(move(code, counter, "", "").contains("under way until somebody there says"));
+    assertTrue(take(code, "", "EATEN", "").contains("It has to arrive there first"));
+    assertTrue(page("ines", "/").contains("was sent and nobody has received it yet"));
+    assertTrue(move(code, counter, "low fridge", "690 g").contains("Lies at low fridge now."));
+    Item item = book.get(code);
+    assertEquals(item.mass(), Mass.ofGrams(690));
+    assertEquals(item.spot().venue(), counter);
+    assertTrue(page("ines", "/larder/" + code).contains("missing on arrival, Low Tide Counter"));
+    assertTrue(item.underWay().isEmpty());
+  }
+
+  private String move(String code, long venue, String place, String weight) throws Exception {
+    return follow(
+        "tobiah",
+        "/larder/" + code + "/move",
+        "venue",
+        "" + venue,
+        "place",
+        place,
+        "by",
+        "" + people.idOf("tobiah"),
+        "weight",
+        weight);
+  }
+
+  @Test
+  public void aScannedLabelOpensItsItemAndNoOther() throws Exception {
+    String code = shelved("frame", "100 g");
+    String square = book.square(code);
+    assertEquals(
+        send("maren", "/larder/find", "code", square).getRedirectedUrl(), "/larder/" + code);
+    String asTyped = code.toLowerCase(java.util.Locale.ROOT).replace('0', 'o').replace('1', 'l');
+    assertEquals(
+        send("maren", "/larder/find", "code", " " + asTyped).getRedirectedUrl(), "/larder/" + code);
+    assertTrue(
+        follow("maren", "/larder/find", "code", "MK:ZZZZ:" + code).contains("from another house"));
+    assertTrue(follow("maren", "/larder/find", "code", "hake").contains("five letters"));
+    assertTrue(
+        follow("maren", "/larder/find", "code", "00000").contains("nothing with the label 00000"));
+    assertTrue(follow("maren", "/larder/find", "code", "<b>x</b>").contains("five letters"));
+  }
+
+  @Test
+  public void aLabelIsPrintedOnPaperAndByThePrinter() throws Exception {
+    String code = shelved("frame", "120 g");
+    assertEquals(send("tobiah", "/larder/" + code + "/print").getStatus(), 302);
+    byte[] png =
+        mvc.perform(get("/larder/" + code + "/printed.png").cookie(session("tobiah")))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    assertEquals(
+        javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(png)).getWidth(),
+        639,
+        "80 mm at 203 dots an inch");
+    byte[] pdf =
+        mvc.perform(get("/larder/labels.pdf?codes=" + code).cookie(session("tobiah")))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    assertEquals(new String(pdf, 0, 5, java.nio.charset.StandardCharsets.US_ASCII), "%PDF-");
+  }
+
+  @Test
+  public void strangeFiguresAreRefusedInASentence() throws Exception {
+    String code = shelved("head", "400 g");
+    assertTrue(take(code, "500 g", "EATEN", "").contains("Only 400 g is there."));
+    for (String typed : List.of("-5 g", "0", "0 g", "abc", "<script>", "9".repeat(40))) {
+      String said = take(code, typed, "EATEN", "");
+      assertTrue(said.contains("alert-danger"), typed);
+    }
+    assertEquals(book.get(code).mass(), Mass.ofGrams(400));
+    assertTrue(
+        follow("tobiah", "/larder/" + code + "/weigh", "weight", "460 g", "note", "")
+            .contains("does not get heavier"));
+    LotMoney money = book.money(List.of(lot)).get(lot);
+    assertEquals(money.places(), Map.of(Place.BOARD, euros(4800)), "no main has a purpose yet");
+  }
+}
