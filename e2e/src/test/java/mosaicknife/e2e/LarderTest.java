@@ -24,6 +24,7 @@ import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LotMoney.Place;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.use.FishUse.Equipment;
 import org.testng.annotations.Test;
 
 /**
@@ -106,7 +107,13 @@ public class LarderTest extends InBrowser {
     String lantern = "" + bean(HouseSettings.class).venues().get(0).id();
     String counter = "" + bean(HouseSettings.class).venues().get(1).id();
     bean(DemoPeople.class)
-        .as("ines", () -> bean(UseBook.class).want(Long.parseLong(lantern), "sweated-fumet", 400));
+        .as(
+            "ines",
+            () -> {
+              bean(UseBook.class).want(Long.parseLong(lantern), "sweated-fumet", 400);
+              bean(UseBook.class).equip(Long.parseLong(lantern), Equipment.KETTLE, 900);
+              bean(UseBook.class).hands(Long.parseLong(lantern), 5000);
+            });
 
     Page page = signedIn("ines");
     page.navigate(address("/plan/" + hake));

@@ -3,6 +3,7 @@ package mosaicknife.app.homes;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -10,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -35,6 +37,7 @@ import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -48,6 +51,7 @@ import mosaicknife.core.use.PlanQuestion;
 import mosaicknife.core.use.PlanQuestion.Lock;
 import mosaicknife.core.use.PlanQuestion.Wanted;
 import mosaicknife.core.use.Qualification;
+import mosaicknife.core.use.UseCatalogue;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -58,6 +62,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class HomePlanner {
 
   private static final int MOST_LOTS = 60;
+  private static final int LATELY_DAYS = 7;
 
   private final LotRegister lots;
   private final LotSheets sheets;
@@ -107,8 +112,11 @@ public class HomePlanner {
    * @param venue the number of the venue
    * @param units how many units
    * @param from the grams it takes, by lot and slot
+   * @param fat how much fat of belly or skin is to be added; empty if it is fat enough or does not
+   *     matter
    */
-  public record ToMake(long id, FishUse use, long venue, int units, List<Input> from) {
+  public record ToMake(
+      long id, FishUse use, long venue, int units, List<Input> from, Optional<Mass> fat) {
 
     /**
      * Returns the fish in it.
@@ -144,8 +152,29 @@ public class HomePlanner {
                     book.get(one.useCode()),
                     one.venueId(),
                     one.units(),
-                    from.getOrDefault(one.id(), List.of())))
+                    from.getOrDefault(one.id(), List.of()),
+                    fat(book.get(one.useCode()), from.getOrDefault(one.id(), List.of()))))
         .toList();
+  }
+
+  /** How much fat a lean batch takes, by the starting figures of what is in it. */
+  private Optional<Mass> fat(FishUse use, List<Input> from) {
+    if (use.fat().isEmpty() || from.isEmpty()) {
+      return Optional.empty();
+    }
+    Map<OnHand.Kind, Mass> meat = new LinkedHashMap<>();
+    for (Input input : from) {
+      LotSheet sheet = sheets.get(input.lot());
+      sheet
+          .find(input.slot())
+          .ifPresent(
+              part ->
+                  meat.merge(
+                      new OnHand.Kind(part.kind(), sheet.lot().species()),
+                      input.mass(),
+                      Mass::plus));
+    }
+    return Optional.of(UseCatalogue.fatToAdd(meat, use.fat().get())).filter(Mass::isPositive);
   }
 
   /**
@@ -222,16 +251,53 @@ public class HomePlanner {
     return promised;
   }
 
+  /** The lots of the last days, open or closed. */
+  private List<Lot> lately() {
+    return Stream.concat(lots.open(MOST_LOTS).stream(), lots.newest().stream())
+        .collect(Collectors.toMap(Lot::id, lot -> lot, (a, b) -> a, LinkedHashMap::new))
+        .values()
+        .stream()
+        .filter(lot -> !lot.landedOn().isBefore(houses.today().minusDays(LATELY_DAYS)))
+        .toList();
+  }
+
+  /**
+   * A lot of the last days with what it missed.
+   *
+   * @param sheet the lot
+   * @param missed parts that had a use and went to compost or bin
+   */
+  public record Looked(LotSheet sheet, List<Hand.Missed> missed) {}
+
+  /**
+   * Returns the lots of the last days with what they missed.
+   *
+   * @return the lots
+   */
+  @Transactional(readOnly = true)
+  public List<Looked> looked() {
+    List<Lot> wanted = lately();
+    Map<Long, Set<PreWork.Task>> done = works.done(wanted.stream().map(Lot::id).toList());
+    Collection<FishUse> uses = book.uses().values();
+    return sheets.of(wanted).stream()
+        .map(
+            sheet ->
+                new Looked(
+                    sheet,
+                    Hand.missed(
+                        sheet,
+                        0,
+                        done.getOrDefault(sheet.lot().id(), Set.of()),
+                        uses,
+                        houses.house().labourPerHour(),
+                        houses.today())))
+        .toList();
+  }
+
   private List<OnHand> parts(Map<Long, Map<String, Mass>> promised) {
-    List<Lot> wanted =
-        Stream.concat(lots.open(MOST_LOTS).stream(), lots.newest().stream())
-            .collect(Collectors.toMap(Lot::id, lot -> lot, (a, b) -> a, LinkedHashMap::new))
-            .values()
-            .stream()
-            .filter(lot -> !lot.landedOn().isBefore(houses.today().minusDays(7)))
-            .toList();
+    List<Lot> wanted = lately();
     Collection<Long> ids = wanted.stream().map(Lot::id).toList();
-    Map<Long, java.util.Set<mosaicknife.core.plan.PreWork.Task>> done = works.done(ids);
+    Map<Long, Set<PreWork.Task>> done = works.done(ids);
     Map<String, Long> venues =
         houses.venues().stream().collect(Collectors.toMap(v -> v.name(), v -> v.id(), (a, b) -> a));
     return sheets.of(wanted).stream()
@@ -240,7 +306,7 @@ public class HomePlanner {
                 Hand.of(
                     sheet,
                     venues.getOrDefault(sheet.lot().venue(), 0L),
-                    done.getOrDefault(sheet.lot().id(), java.util.Set.of()),
+                    done.getOrDefault(sheet.lot().id(), Set.of()),
                     promised.getOrDefault(sheet.lot().id(), Map.of()),
                     houses.today())
                     .stream())
@@ -421,7 +487,7 @@ public class HomePlanner {
   public record Made(
       int units,
       Optional<Mass> mass,
-      Optional<java.time.LocalDate> useBy,
+      Optional<LocalDate> useBy,
       Shelved.Spot spot,
       boolean served) {}
 
@@ -437,37 +503,14 @@ public class HomePlanner {
   public String made(long id, Made made) {
     ToMake planned = open(id);
     FishUse use = planned.use();
-    Mass fish = planned.mass();
-    Batch batch = new Batch(use, fish, fish);
-    List<LotPart> parts =
-        planned.from().stream()
-            .map(input -> sheets.get(input.lot()).find(input.slot()).orElseThrow())
-            .toList();
+    List<Input> there = there(planned);
+    LocalDate until = made.useBy().orElse(houses.today().plusDays(use.keeps()));
     if (use.purpose() == Purpose.HOLD) {
-      java.time.LocalDate until = made.useBy().orElse(houses.today().plusDays(use.keeps()));
       Held held = new Held(until, made.spot().place(), made.spot().keeper());
-      planned.from().forEach(input -> give(input, use, Optional.of(held)));
+      there.forEach(input -> give(input, use, Optional.of(held)));
     }
-    boolean raw =
-        use.raw()
-            && planned.from().stream()
-                .allMatch(
-                    input ->
-                        sheets
-                            .get(input.lot())
-                            .lot()
-                            .rawGate(Optional.of(input.slot()))
-                            .filter(RawGate::isOpen)
-                            .isPresent());
-    boolean bones =
-        use.cautions().contains(Caution.BONES)
-            || use.measure() instanceof FishUse.Measure.Pieces
-                && parts.stream()
-                    .anyMatch(
-                        part ->
-                            LabelFacts.bones(
-                                part.kind(),
-                                sheets.get(planned.from().get(0).lot()).lot().species()));
+    Mass fish = Mass.total(there.stream().map(Input::mass).toList());
+    Batch batch = new Batch(use, fish, fish);
     PutAway away =
         new PutAway(
             use.name(),
@@ -476,17 +519,57 @@ public class HomePlanner {
             made.units(),
             batch.additions(currency()),
             use.allergens(),
-            new Shelved.Traits(bones, raw),
-            Optional.of(made.useBy().orElse(houses.today().plusDays(use.keeps()))),
+            new Shelved.Traits(hasBones(use, there), mayBeRaw(use, there)),
+            Optional.of(until),
             state(use),
             made.spot());
-    UUID clientId = derived("making:" + id);
-    String code = larder.make(clientId, away, planned.from());
+    String code = larder.make(derived("making:" + id), away, there);
     end(id, larder.numberOf(code), "");
     if (made.served()) {
       larder.take(UUID.randomUUID(), code, Optional.empty(), Entry.Out.EATEN, "");
     }
     return code;
+  }
+
+  /**
+   * What was planned, as far as it is cut and still there: the hand makes it of what lies there.
+   */
+  private List<Input> there(ToMake planned) {
+    List<Input> there = new ArrayList<>();
+    for (Input input : planned.from()) {
+      sheets
+          .get(input.lot())
+          .find(input.slot())
+          .map(part -> part.mass().minus(part.part().shelf().in()))
+          .filter(Mass::isPositive)
+          .map(left -> left.compareTo(input.mass()) < 0 ? left : input.mass())
+          .ifPresent(some -> there.add(Input.part(input.lot(), input.slot(), some)));
+    }
+    if (there.isEmpty()) {
+      throw Refusal.ofInput("homes.problem.nothing-cut", planned.use().name());
+    }
+    return there;
+  }
+
+  private boolean mayBeRaw(FishUse use, List<Input> from) {
+    return use.raw()
+        && from.stream()
+            .map(input -> sheets.get(input.lot()).lot().rawGate(Optional.of(input.slot())))
+            .allMatch(gate -> gate.filter(RawGate::isOpen).isPresent());
+  }
+
+  private boolean hasBones(FishUse use, List<Input> from) {
+    return use.cautions().contains(Caution.BONES)
+        || use.measure() instanceof FishUse.Measure.Pieces
+            && from.stream().anyMatch(this::hasBones);
+  }
+
+  private boolean hasBones(Input input) {
+    LotSheet sheet = sheets.get(input.lot());
+    return sheet
+        .find(input.slot())
+        .filter(part -> LabelFacts.bones(part.kind(), sheet.lot().species()))
+        .isPresent();
   }
 
   private static Shelved.State state(FishUse use) {

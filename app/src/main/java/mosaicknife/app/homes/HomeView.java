@@ -1,5 +1,6 @@
 package mosaicknife.app.homes;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -85,15 +86,24 @@ final class HomeView {
                   formats.mass(one.mass()),
                   formats.mass(batch.out()),
                   today.plusDays(one.use().keeps()).toString(),
-                  batch.ingredients().stream()
-                      .map(in -> formats.say("homes.said.ingredient", in.line().name(), in.mass()))
-                      .toList(),
+                  ingredients(one, batch, formats),
                   one.use().cautions().stream()
                       .sorted()
                       .map(caution -> formats.say("FishUse.Caution." + caution.name()))
                       .toList());
             })
         .toList();
+  }
+
+  private static List<String> ingredients(ToMake one, Batch batch, Formats formats) {
+    List<String> all = new ArrayList<>();
+    for (Batch.Ingredient in : batch.ingredients()) {
+      all.add(formats.say("homes.said.ingredient", in.line().name(), in.mass()));
+    }
+    one.fat()
+        .ifPresent(
+            fat -> all.add(formats.say("homes.said.fat", fat, one.use().fat().orElseThrow())));
+    return all;
   }
 
   static List<WantRow> wants(List<FishUse> uses, List<Named> venues, Map<Long, Room> rooms) {

@@ -172,17 +172,26 @@ public class LarderBook {
    * @return the money by lot
    */
   public Map<Long, LotMoney> moneyOf(List<LotSheet> of) {
-    Map<Long, List<Went>> went =
-        sources.findAllByLotIdInOrderById(of.stream().map(s -> s.lot().id()).toList()).stream()
-            .collect(
-                Collectors.groupingBy(
-                    LarderSourceEntity::lotId,
-                    Collectors.collectingAndThen(Collectors.toList(), LarderBook::net)));
+    Map<Long, List<Went>> went = went(of);
     return of.stream()
         .collect(
             Collectors.toMap(
                 sheet -> sheet.lot().id(),
                 sheet -> LotMoney.of(sheet, went.getOrDefault(sheet.lot().id(), List.of()))));
+  }
+
+  /**
+   * Returns where grams of lots went by way of a shelf.
+   *
+   * @param of the lots
+   * @return what went where, by lot
+   */
+  public Map<Long, List<Went>> went(List<LotSheet> of) {
+    return sources.findAllByLotIdInOrderById(of.stream().map(s -> s.lot().id()).toList()).stream()
+        .collect(
+            Collectors.groupingBy(
+                LarderSourceEntity::lotId,
+                Collectors.collectingAndThen(Collectors.toList(), LarderBook::net)));
   }
 
   /** Where the grams of a lot are now: what went out of an item is no longer in it. */

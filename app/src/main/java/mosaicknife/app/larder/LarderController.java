@@ -21,11 +21,16 @@ import mosaicknife.app.shared.SquareCode;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.FreezingTime;
 import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.LarderRules;
 import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.QuantityFormatException;
+import mosaicknife.core.quantity.Temperature;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -128,6 +133,7 @@ class LarderController {
     model.addAttribute("people", people.everybody());
     model.addAttribute("venues", houses.venues());
     model.addAttribute("newId", UUID.randomUUID());
+    model.addAttribute("colds", FreezingTime.Cold.values());
     return "larder/item";
   }
 
@@ -238,6 +244,83 @@ class LarderController {
           keeper.turn(ClientIds.of(id), code, to);
           return words.say("larder.said.turned-now", to.name());
         });
+  }
+
+  /** A stock-take in one pass: scan, weigh, next. */
+  @GetMapping("/larder/count")
+  String counting(Model model) {
+    List<Item> items = book.onShelves();
+    java.time.ZoneId zone = formats().zone();
+    Map<Boolean, List<Item>> counted =
+        items.stream()
+            .collect(
+                Collectors.partitioningBy(
+                    item ->
+                        item.counted()
+                            .filter(at -> at.atZone(zone).toLocalDate().equals(houses.today()))
+                            .isPresent()));
+    model.addAttribute("left", views(counted.get(false), Optional.empty()));
+    model.addAttribute("counted", views(counted.get(true), Optional.empty()));
+    model.addAttribute("newId", UUID.randomUUID());
+    return "larder/count";
+  }
+
+  @PostMapping("/larder/count")
+  String count(
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String code,
+      @RequestParam(defaultValue = "") String amount,
+      @RequestParam(defaultValue = "") String how,
+      RedirectAttributes later) {
+    return reply.after(
+        new Form("/larder/count", "typed", Map.of("code", code, "amount", amount)),
+        later,
+        () -> {
+          String read = book.read(code);
+          Item item = book.get(read);
+          Optional<Mass> there =
+              how.equals("NONE") ? Optional.empty() : Optional.of(there(item, amount.strip()));
+          if (how.equals("SO")) {
+            there.ifPresent(mass -> Refusal.ifFound(LarderRules.allThere(item, mass)));
+          }
+          keeper.count(ClientIds.of(id), read, there, how.equals("MISSING"));
+          return words.say("larder.said.counted", item.shelved().name());
+        });
+  }
+
+  private Mass there(Item item, String typed) {
+    if (typed.isEmpty()) {
+      return item.mass();
+    }
+    if (item.isCounted() && typed.matches("[0-9]{1,6}")) {
+      int units = Typed.count(typed, 1, (int) Math.max(1, item.units()), "amount");
+      return item.massOf(units);
+    }
+    return mass(typed).orElseThrow();
+  }
+
+  /** About how long a piece takes to freeze through. */
+  @GetMapping("/larder/freezing")
+  String freezing(
+      @RequestParam(defaultValue = "") String thickness,
+      @RequestParam(defaultValue = "") String air,
+      @RequestParam(defaultValue = "") String cold,
+      Model model) {
+    try {
+      FreezingTime time =
+          FreezingTime.of(
+              Length.parse(thickness),
+              Temperature.parse(air),
+              Typed.choice(FreezingTime.Cold.values(), cold).orElse(FreezingTime.Cold.STILL_AIR));
+      model.addAttribute(
+          "freezing",
+          words.say("larder.said.freezing", time.least().toHours(), time.most().toHours() + 1));
+    } catch (Refusal | QuantityFormatException refusal) {
+      model.addAttribute("freezing", words.say(refusal));
+    } catch (IllegalArgumentException e) {
+      model.addAttribute("freezing", words.say("larder.said.freezing-air"));
+    }
+    return "larder/item :: freezing";
   }
 
   /** A part as it was cut, on a shelf. */

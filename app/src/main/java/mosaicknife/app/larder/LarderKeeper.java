@@ -23,6 +23,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LabelFacts;
 import mosaicknife.core.larder.LarderRules;
 import mosaicknife.core.larder.Shelved;
@@ -430,6 +431,33 @@ public class LarderKeeper {
           return new Entry.Weighed(
               mass, PlainText.line(note, LONGEST_REASON, "note", FieldName.NOTE), clock.instant());
         });
+  }
+
+  /**
+   * Counts an item in a stock-take.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param mass what is there; empty for none of it
+   * @param missing whether what is not there is missing; else it dried off
+   * @throws Refusal if it got heavier, or is gone
+   */
+  public void count(UUID clientId, String code, Optional<Mass> mass, boolean missing) {
+    if (entries.existsByClientId(clientId)) {
+      return;
+    }
+    Kept kept = book.locked(code);
+    Mass there = mass.orElse(Mass.ZERO);
+    Refusal.ifFound(LarderRules.weighing(kept.item(), there));
+    Mass lost = kept.item().mass().minus(there);
+    Instant now = clock.instant();
+    if (lost.isPositive() && (missing || mass.isEmpty())) {
+      Entry.Taken gone = kept.item().taking(lost, Entry.Out.MISSING, Item.STOCK_TAKE, now);
+      write(mass.isEmpty() ? clientId : UUID.randomUUID(), kept, gone, null);
+    }
+    if (mass.isPresent()) {
+      write(clientId, kept, new Entry.Weighed(there, Item.STOCK_TAKE, now), null);
+    }
   }
 
   /**

@@ -342,6 +342,37 @@ public class LarderPagesTest extends WithPages {
     assertEquals(new String(pdf, 0, 5, java.nio.charset.StandardCharsets.US_ASCII), "%PDF-");
   }
 
+  private String count(String code, String amount, String how) throws Exception {
+    return follow("tobiah", "/larder/count", "code", code, "amount", amount, "how", how);
+  }
+
+  @Test
+  public void aStockTakeIsOnePassOfScanWeighNext() throws Exception {
+    String code = shelved("head", "500 g");
+    assertTrue(count(book.square(code), "", "SO").contains("is counted"), "as it should be");
+    assertEquals(book.get(code).mass(), Mass.ofGrams(500));
+    assertTrue(count(code, "420 g", "SO").contains("80 g is not there. Did it dry off"));
+    assertTrue(count(code, "420 g", "MISSING").contains("is counted"));
+    assertEquals(book.get(code).trace().mass(), Mass.ofGrams(420), "80 g are missing");
+    assertTrue(count(code, "400 g", "DRIED").contains("is counted"));
+    assertEquals(book.get(code).trace().mass(), Mass.ofGrams(420), "20 g dried off");
+    assertEquals(book.get(code).mass(), Mass.ofGrams(400));
+    assertTrue(count(code, "900 g", "SO").contains("does not get heavier"));
+    assertTrue(count(code, "", "NONE").contains("is counted"));
+    assertTrue(book.get(code).isGone());
+    assertTrue(count(code, "", "SO").contains("Nothing is left of it"));
+    assertTrue(count("XXXX", "", "SO").contains("five letters"));
+  }
+
+  @Test
+  public void howLongFreezingTakesIsABandAndAsksForColdAir() throws Exception {
+    String address = "/larder/freezing?cold=STILL_AIR&thickness=3cm&air=";
+    // 20573 s at −25 °C, 40 % less and more: 3.4 to 8.0 hours
+    assertTrue(page("tobiah", address + "-25").contains("About 3 to 9 hours, an estimate"));
+    assertTrue(page("tobiah", address + "2").contains("colder than −5 °C"));
+    assertTrue(page("tobiah", address + "x").contains("id=\"freezing\""));
+  }
+
   @Test
   public void strangeFiguresAreRefusedInASentence() throws Exception {
     String code = shelved("head", "400 g");

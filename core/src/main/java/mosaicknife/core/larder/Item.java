@@ -36,6 +36,9 @@ public record Item(
     Shelved.Spot spot,
     OptionalLong underWay) {
 
+  /** The note by which a weight of a stock-take is known. */
+  public static final String STOCK_TAKE = "stock-take";
+
   /** Copies the entries. */
   public Item {
     entries = List.copyOf(entries);
@@ -206,6 +209,18 @@ public record Item(
       }
     }
     return lost;
+  }
+
+  /**
+   * Returns when it was counted last.
+   *
+   * @return the moment of the last stock-take; empty if it never was
+   */
+  public Optional<java.time.Instant> counted() {
+    return entries.stream()
+        .filter(e -> e instanceof Entry.Weighed weighed && weighed.note().equals(STOCK_TAKE))
+        .map(Entry::at)
+        .reduce((first, last) -> last);
   }
 
   /**

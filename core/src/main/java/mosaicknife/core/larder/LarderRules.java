@@ -53,11 +53,16 @@ public final class LarderRules {
     NOT_SENT,
     /** It lies there already. */
     THERE_ALREADY,
+    /** Less is there than there should be, and nobody said why: how much less. */
+    SOME_NOT_THERE,
     /** Its last day is over: it is composted or thrown, or somebody decides a new day. */
     OVERDUE
   }
 
   /** Fish on the same scale never weighs more after drying; wet paper may weigh a little. */
+  /** Less than this is the scale. */
+  private static final Mass LEAST_LOST = Mass.ofGrams(2);
+
   private static final Fraction WET = Fraction.of(2, 100);
 
   /**
@@ -145,6 +150,20 @@ public final class LarderRules {
     Mass most = item.mass().plus(item.mass().multipliedBy(WET, java.math.RoundingMode.CEILING));
     return mass.compareTo(most) > 0
         ? found(Problem.HEAVIER, "mass", item.mass())
+        : Optional.empty();
+  }
+
+  /**
+   * Looks at what was counted and found to be all there.
+   *
+   * @param item the item
+   * @param mass what is there
+   * @return that some is not there, or nothing
+   */
+  public static Optional<Finding> allThere(Item item, Mass mass) {
+    Mass lost = item.mass().minus(mass);
+    return lost.compareTo(LEAST_LOST) > 0
+        ? found(Problem.SOME_NOT_THERE, "amount", lost)
         : Optional.empty();
   }
 

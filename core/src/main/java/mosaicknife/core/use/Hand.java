@@ -112,6 +112,58 @@ public final class Hand {
         part.isStarted());
   }
 
+  /**
+   * The best use that a composted or binned part missed.
+   *
+   * @param part the part
+   * @param use what it could have become
+   * @param units how many whole units
+   * @param worth what they would have been worth, as {@link #worth}
+   */
+  public record Missed(OnHand part, FishUse use, long units, long worth) {}
+
+  /**
+   * Returns what a lot missed: parts that have uses and went to compost or bin.
+   *
+   * @param sheet the lot
+   * @param venue the number of the venue where it lay
+   * @param done what was done to it before the first cut
+   * @param uses the uses of the house
+   * @param labourPerHour what an hour of work costs
+   * @param today the day
+   * @return the best missed use of each such part, where it would have been worth the work
+   */
+  public static List<Missed> missed(
+      LotSheet sheet,
+      long venue,
+      Set<PreWork.Task> done,
+      Iterable<FishUse> uses,
+      ExactMoney labourPerHour,
+      LocalDate today) {
+    List<Missed> all = new ArrayList<>();
+    for (LotPart part : sheet.parts()) {
+      boolean wasted =
+          part.purpose().filter(p -> p == Purpose.COMPOST || p == Purpose.BIN).isPresent();
+      if (part.isStarted() && wasted && part.kind().mayBeFor(Purpose.POT)) {
+        OnHand lay = onHand(sheet, part, part.mass(), venue, done, today);
+        best(lay, uses, labourPerHour).ifPresent(all::add);
+      }
+    }
+    return all;
+  }
+
+  private static Optional<Missed> best(
+      OnHand part, Iterable<FishUse> uses, ExactMoney labourPerHour) {
+    return UseCatalogue.fitting(uses, part).stream()
+        .map(
+            use -> {
+              long units = new Batch(use, part.mass(), part.piece()).units();
+              return new Missed(part, use, units, units * worth(use, labourPerHour));
+            })
+        .filter(missed -> missed.worth() > 0)
+        .max(java.util.Comparator.comparingLong(Missed::worth));
+  }
+
   private static int pieces(LotPart part, int fish) {
     boolean both = IN_PAIRS.contains(part.kind().code()) && !part.slot().contains("-");
     return both ? 2 * fish : fish;

@@ -49,6 +49,14 @@ public record OnHand(
   }
 
   /**
+   * What a part is of.
+   *
+   * @param kind its kind
+   * @param species the fish
+   */
+  public record Kind(PartKind kind, Species species) {}
+
+  /**
    * What was done to it so far.
    *
    * @param scaled whether the scales are off

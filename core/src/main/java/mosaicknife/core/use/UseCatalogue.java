@@ -1,6 +1,7 @@
 package mosaicknife.core.use;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -234,13 +235,20 @@ public final class UseCatalogue {
   }
 
   /**
-   * Returns whether a part is added to others for its fat.
+   * Returns how much fat of belly or skin a batch takes: its own share is that of all its meat.
    *
-   * @param kind its kind
-   * @return true for the fat around guts, under skin and of the front belly
+   * @param meat the meat by what it is of
+   * @param wanted the share that is wanted, below that of the fat
+   * @return the mass to the gram; zero if the meat has enough
    */
-  public static boolean isFat(PartKind kind) {
-    return FAT_OF_KIND.containsKey(kind.code());
+  public static Mass fatToAdd(Map<OnHand.Kind, Mass> meat, Fraction wanted) {
+    Mass whole = Mass.total(meat.values());
+    Fraction own = Fraction.ZERO;
+    for (Map.Entry<OnHand.Kind, Mass> one : meat.entrySet()) {
+      Fraction share = one.getValue().dividedBy(whole);
+      own = own.plus(fat(one.getKey().kind(), one.getKey().species()).multipliedBy(share));
+    }
+    return Batch.fat(whole, own, wanted, FAT_OF_KIND.get("belly-fat"));
   }
 
   /**
@@ -251,7 +259,7 @@ public final class UseCatalogue {
    * @return those without a reason against them
    */
   public static List<FishUse> fitting(Iterable<FishUse> uses, OnHand part) {
-    java.util.ArrayList<FishUse> fitting = new java.util.ArrayList<>();
+    List<FishUse> fitting = new ArrayList<>();
     for (FishUse use : uses) {
       if (Qualification.qualifies(use, part)) {
         fitting.add(use);

@@ -35,6 +35,24 @@ public class BatchTest {
   }
 
   @Test
+  public void theFatOfAMixedBatchIsThatOfAllItsMeat() {
+    OnHand.Kind lean = kind("trim", "hake");
+    OnHand.Kind oily = kind("trim", "mackerel");
+    // 600 g at 1 % and 400 g at 12 % are 5.4 %; to 12 % with fat of 70 %: 66 / 580 of a kilogram
+    assertEquals(
+        UseCatalogue.fatToAdd(
+            Map.of(lean, Mass.ofGrams(600), oily, Mass.ofGrams(400)), Fraction.of(12, 100)),
+        Mass.ofGrams(114));
+    assertEquals(
+        UseCatalogue.fatToAdd(Map.of(oily, Mass.ofGrams(400)), Fraction.of(12, 100)), Mass.ZERO);
+  }
+
+  private static OnHand.Kind kind(String kind, String species) {
+    return new OnHand.Kind(
+        Kitchen.CATALOGUE.findKind(kind).orElseThrow(), Kitchen.CATALOGUE.getSpecies(species));
+  }
+
+  @Test
   public void aBatchScalesBothWays() {
     // patties: 8 % crumbs, 5 % egg, 2 % herbs, 1.2 % salt, 2 % lost: 1.162 × 0.98 = 1.13876
     FishUse patties = Kitchen.shipped("patties");
