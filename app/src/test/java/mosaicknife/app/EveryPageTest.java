@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import mosaicknife.app.larder.LarderBook;
 import nu.validator.client.EmbeddedValidator;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -43,7 +44,8 @@ public class EveryPageTest extends WithPages {
           "anatomy/part-kinds.csv",
           "anatomy/refused.csv",
           "plan/options.csv",
-          "plan/guide.csv");
+          "plan/guide.csv",
+          "use/uses.csv");
 
   private static final String[][] WRITTEN = {
     {"person", "name"},
@@ -70,7 +72,12 @@ public class EveryPageTest extends WithPages {
     {"evidence", "name"},
     {"length_rule", "source"},
     {"order_line", "reason"},
+    {"larder_item", "name"},
+    {"larder_item", "place"},
+    {"larder_item", "code"},
   };
+
+  @Autowired private LarderBook larder;
 
   private Set<String> names;
 
@@ -108,6 +115,13 @@ public class EveryPageTest extends WithPages {
       {"/buy/prices/of/hake"},
       {"/buy/orders"},
       {"/buy/orders/1"},
+      {"/uses"},
+      {"/uses/book"},
+      {"/uses/book/patties"},
+      {"/uses/went?by=SPECIES"},
+      {"/larder"},
+      {"/larder/count"},
+      {"/larder/ITEM"},
       {"/house/people"},
       {"/house/units"},
       {"/house/venues"},
@@ -176,9 +190,16 @@ public class EveryPageTest extends WithPages {
     return rest;
   }
 
+  private String anItem() {
+    return larder.onShelves().get(0).shelved().code();
+  }
+
   private String opened(String address, String language) throws Exception {
     MockHttpServletResponse answer =
-        mvc.perform(get(address).cookie(session("adaeze")).header("Accept-Language", language))
+        mvc.perform(
+                get(address.replace("ITEM", anItem()))
+                    .cookie(session("adaeze"))
+                    .header("Accept-Language", language))
             .andReturn()
             .getResponse();
     return answer.getContentAsString(StandardCharsets.UTF_8);

@@ -126,7 +126,7 @@ class SecurityRules {
                     .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
                     .frameOptions(HeadersConfigurer.FrameOptionsConfig::deny)
                     .permissionsPolicyHeader(
-                        p -> p.policy("camera=(), microphone=(), geolocation=()")))
+                        p -> p.policy("camera=(self), microphone=(), geolocation=()")))
         .requestCache(Customizer.withDefaults())
         .build();
   }

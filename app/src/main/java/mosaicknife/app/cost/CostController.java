@@ -1,6 +1,9 @@
 package mosaicknife.app.cost;
 
+import java.util.List;
+import java.util.Map;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
@@ -26,11 +29,14 @@ class CostController {
 
   private final LotSheets sheets;
   private final LotRegister lots;
+  private final LarderBook larder;
   private final HouseSettings houses;
 
   private final Words words;
 
-  CostController(LotSheets sheets, LotRegister lots, HouseSettings houses, Words words) {
+  CostController(
+      LotSheets sheets, LotRegister lots, LarderBook larder, HouseSettings houses, Words words) {
+    this.larder = larder;
     this.words = words;
     this.sheets = sheets;
     this.lots = lots;
@@ -44,6 +50,17 @@ class CostController {
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("cost", CostView.of(sheet, houses.house().labourPerHour(), formats));
+    model.addAttribute(
+        "places",
+        larder.moneyOf(List.of(sheet)).get(id).places().entrySet().stream()
+            .sorted(Map.Entry.comparingByKey())
+            .map(
+                one ->
+                    formats.say(
+                        "cost.said.at-place",
+                        formats.say("LotMoney.Place." + one.getKey().name()),
+                        one.getValue().toExact()))
+            .toList());
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.SMALL, formats));
     model.addAttribute("portion", portionText(model, sheet, formats));
     return "cost/cost";

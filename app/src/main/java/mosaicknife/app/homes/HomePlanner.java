@@ -1,6 +1,7 @@
 package mosaicknife.app.homes;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -19,6 +20,7 @@ import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.cutplan.PreWorkTicker;
 import mosaicknife.app.homes.UseBook.Room;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.larder.LarderKeeper.PutAway;
@@ -31,8 +33,11 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LabelFacts;
 import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.larder.Shelved.State;
+import mosaicknife.core.larder.Trace;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
@@ -49,6 +54,7 @@ import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.PlanQuestion;
 import mosaicknife.core.use.PlanQuestion.Lock;
+import mosaicknife.core.use.PlanQuestion.Place;
 import mosaicknife.core.use.PlanQuestion.Wanted;
 import mosaicknife.core.use.Qualification;
 import mosaicknife.core.use.UseCatalogue;
@@ -64,6 +70,9 @@ public class HomePlanner {
   private static final int MOST_LOTS = 60;
   private static final int LATELY_DAYS = 7;
 
+  /** Under this number stands what is promised of items on shelves, by their codes. */
+  private static final long SHELVES = 0;
+
   private final LotRegister lots;
   private final LotSheets sheets;
   private final PreWorkTicker works;
@@ -72,6 +81,7 @@ public class HomePlanner {
   private final MakingSourceRepository sources;
   private final MakingEndRepository ends;
   private final LarderKeeper larder;
+  private final LarderBook shelves;
   private final PurposeAssigner purposes;
   private final HouseSettings houses;
   private final CurrentPerson current;
@@ -86,6 +96,7 @@ public class HomePlanner {
       MakingSourceRepository sources,
       MakingEndRepository ends,
       LarderKeeper larder,
+      LarderBook shelves,
       PurposeAssigner purposes,
       HouseSettings houses,
       CurrentPerson current,
@@ -98,6 +109,7 @@ public class HomePlanner {
     this.sources = sources;
     this.ends = ends;
     this.larder = larder;
+    this.shelves = shelves;
     this.purposes = purposes;
     this.houses = houses;
     this.current = current;
@@ -142,7 +154,12 @@ public class HomePlanner {
                 Collectors.groupingBy(
                     MakingSourceEntity::makingId,
                     Collectors.mapping(
-                        one -> Input.part(one.lotId(), one.slot(), one.mass()),
+                        one ->
+                            new Input(
+                                one.lotId(),
+                                one.slot(),
+                                one.itemId() == null ? "" : shelves.codeOf(one.itemId()),
+                                one.mass()),
                         Collectors.toList())));
     return open.stream()
         .map(
@@ -155,6 +172,29 @@ public class HomePlanner {
                     from.getOrDefault(one.id(), List.of()),
                     fat(book.get(one.useCode()), from.getOrDefault(one.id(), List.of()))))
         .toList();
+  }
+
+  /**
+   * Returns what the parts are called that something is to be made of.
+   *
+   * @param open what is to be made
+   * @return fish and part by lot and slot, with a colon between
+   */
+  @Transactional(readOnly = true)
+  public Map<String, String> names(List<ToMake> open) {
+    List<Long> ids =
+        open.stream().flatMap(one -> one.from().stream()).map(Input::lot).distinct().toList();
+    Map<String, String> names = new HashMap<>();
+    for (LotSheet sheet : sheets.of(ids.stream().map(lots::get).toList())) {
+      sheet
+          .parts()
+          .forEach(
+              part ->
+                  names.put(
+                      sheet.lot().id() + ":" + part.slot(),
+                      sheet.lot().species().name() + ", " + part.name()));
+    }
+    return names;
   }
 
   /** How much fat a lean batch takes, by the starting figures of what is in it. */
@@ -217,19 +257,38 @@ public class HomePlanner {
                     }));
     Map<Long, Long> hands = new HashMap<>();
     rooms.forEach((venue, room) -> room.hands().ifPresent(m -> hands.put(venue, (long) m)));
+    Map<Place, Long> equipment = book.equipment(rooms);
+    if (!locked) {
+      decided.forEach(one -> takeRoom(one, hands, equipment));
+    }
     List<Lock> locks = new ArrayList<>();
     if (locked) {
       Map<String, OnHand> byId = parts.stream().collect(Collectors.toMap(OnHand::id, part -> part));
       for (ToMake one : decided) {
         for (Input input : one.from()) {
-          String id = input.lot() + ":" + input.slot();
+          String id =
+              input.lot() + ":" + input.slot() + (input.item().isEmpty() ? "" : ":" + input.item());
           if (byId.containsKey(id) && input.mass().compareTo(byId.get(id).mass()) <= 0) {
             locks.add(new Lock(id, one.use().code(), one.venue(), input.mass()));
           }
         }
       }
     }
-    return new PlanQuestion(parts, wanted, book.equipment(rooms), hands, locks);
+    return new PlanQuestion(parts, wanted, equipment, hands, locks);
+  }
+
+  /** What is to be made already takes its hands and its room. */
+  private static void takeRoom(ToMake one, Map<Long, Long> hands, Map<Place, Long> equipment) {
+    FishUse.Work work = one.use().work();
+    long minutes = work.start() + rounded(work.each(), one.units());
+    long load = rounded(work.load(), one.units());
+    hands.computeIfPresent(one.venue(), (venue, left) -> Math.max(0, left - minutes));
+    equipment.computeIfPresent(
+        new Place(one.venue(), work.equipment()), (place, left) -> Math.max(0, left - load));
+  }
+
+  private static long rounded(BigDecimal each, int units) {
+    return each.multiply(BigDecimal.valueOf(units)).setScale(0, RoundingMode.CEILING).longValue();
   }
 
   private static long decidedUnits(List<ToMake> decided, FishUse use, long venue) {
@@ -246,8 +305,12 @@ public class HomePlanner {
         .forEach(
             input ->
                 promised
-                    .computeIfAbsent(input.lot(), key -> new HashMap<>())
-                    .merge(input.slot(), input.mass(), Mass::plus));
+                    .computeIfAbsent(
+                        input.item().isEmpty() ? input.lot() : SHELVES, key -> new HashMap<>())
+                    .merge(
+                        input.item().isEmpty() ? input.slot() : input.item(),
+                        input.mass(),
+                        Mass::plus));
     return promised;
   }
 
@@ -300,17 +363,66 @@ public class HomePlanner {
     Map<Long, Set<PreWork.Task>> done = works.done(ids);
     Map<String, Long> venues =
         houses.venues().stream().collect(Collectors.toMap(v -> v.name(), v -> v.id(), (a, b) -> a));
-    return sheets.of(wanted).stream()
-        .flatMap(
-            sheet ->
-                Hand.of(
-                    sheet,
-                    venues.getOrDefault(sheet.lot().venue(), 0L),
-                    done.getOrDefault(sheet.lot().id(), Set.of()),
-                    promised.getOrDefault(sheet.lot().id(), Map.of()),
+    Stream<OnHand> cut =
+        sheets.of(wanted).stream()
+            .flatMap(
+                sheet ->
+                    Hand.of(
+                        sheet,
+                        venues.getOrDefault(sheet.lot().venue(), 0L),
+                        done.getOrDefault(sheet.lot().id(), Set.of()),
+                        promised.getOrDefault(sheet.lot().id(), Map.of()),
+                        houses.today())
+                        .stream());
+    return Stream.concat(cut, onShelves(promised.getOrDefault(SHELVES, Map.of()))).toList();
+  }
+
+  /**
+   * Parts as they were cut that lie on shelves, of one lot each, raw or thawed and in their days.
+   */
+  private Stream<OnHand> onShelves(Map<String, Mass> promised) {
+    List<Item> items =
+        shelves.onShelves().stream()
+            .filter(item -> item.shelved().use().isEmpty() && item.underWay().isEmpty())
+            .filter(item -> item.trace().grams().size() == 1)
+            .filter(item -> item.state() == State.RAW || item.state() == State.THAWED)
+            .filter(item -> item.daysLeft(houses.today()) >= 0)
+            .toList();
+    List<Long> ids =
+        items.stream().flatMap(item -> item.trace().lots().stream()).distinct().toList();
+    Map<Long, Set<PreWork.Task>> done = works.done(ids);
+    Map<Long, LotSheet> of =
+        sheets.of(ids.stream().map(lots::get).toList()).stream()
+            .collect(Collectors.toMap(sheet -> sheet.lot().id(), sheet -> sheet));
+    List<OnHand> parts = new ArrayList<>();
+    for (Item item : items) {
+      Trace.Source source = item.trace().grams().keySet().iterator().next();
+      String code = item.shelved().code();
+      Mass left = item.mass().minus(promised.getOrDefault(code, Mass.ZERO));
+      Optional<LotPart> part =
+          of.get(source.lot())
+              .find(source.slot())
+              .filter(cut -> !isMain(of.get(source.lot()), cut));
+      if (part.isPresent() && left.isPositive()) {
+        Set<PreWork.Task> tasks = done.getOrDefault(source.lot(), Set.of());
+        parts.add(
+            Hand.onHand(
+                    of.get(source.lot()),
+                    part.get(),
+                    left,
+                    item.spot().venue(),
+                    tasks,
                     houses.today())
-                    .stream())
-        .toList();
+                .shelved(
+                    source.lot() + ":" + source.slot() + ":" + code, item.state() == State.THAWED));
+      }
+    }
+    return parts.stream();
+  }
+
+  /** A main cut that is kept waits for its own plate. */
+  private static boolean isMain(LotSheet sheet, LotPart part) {
+    return sheet.usualPurpose(part).filter(Purpose.PLATE::equals).isPresent();
   }
 
   /**
@@ -376,9 +488,8 @@ public class HomePlanner {
   }
 
   private static Input input(OnHand part, Mass mass) {
-    int colon = part.id().indexOf(':');
-    return Input.part(
-        Long.parseLong(part.id().substring(0, colon)), part.id().substring(colon + 1), mass);
+    String[] id = part.id().split(":", -1);
+    return new Input(Long.parseLong(id[0]), id[1], id.length > 2 ? id[2] : "", mass);
   }
 
   /**
@@ -439,7 +550,12 @@ public class HomePlanner {
     from.forEach(
         input ->
             sources.save(
-                new MakingSourceEntity(making.id(), input.lot(), input.slot(), input.mass())));
+                new MakingSourceEntity(
+                    making.id(),
+                    input.lot(),
+                    input.slot(),
+                    input.item().isEmpty() ? null : larder.numberOf(input.item()),
+                    input.mass())));
     if (use.purpose() != Purpose.HOLD) {
       from.forEach(input -> give(input, use, Optional.empty()));
     }
@@ -447,6 +563,9 @@ public class HomePlanner {
 
   /** The part's letter follows what is made of it, as long as its lot is open and it has none. */
   private void give(Input input, FishUse use, Optional<Held> held) {
+    if (!input.item().isEmpty()) {
+      return;
+    }
     LotSheet sheet = sheets.get(input.lot());
     Optional<LotPart> part = sheet.find(input.slot());
     if (sheet.lot().isFinished() || part.flatMap(LotPart::purpose).isPresent() || part.isEmpty()) {
@@ -537,18 +656,24 @@ public class HomePlanner {
   private List<Input> there(ToMake planned) {
     List<Input> there = new ArrayList<>();
     for (Input input : planned.from()) {
-      sheets
-          .get(input.lot())
-          .find(input.slot())
-          .map(part -> part.mass().minus(part.part().shelf().in()))
+      left(input)
           .filter(Mass::isPositive)
           .map(left -> left.compareTo(input.mass()) < 0 ? left : input.mass())
-          .ifPresent(some -> there.add(Input.part(input.lot(), input.slot(), some)));
+          .ifPresent(some -> there.add(new Input(input.lot(), input.slot(), input.item(), some)));
     }
     if (there.isEmpty()) {
       throw Refusal.ofInput("homes.problem.nothing-cut", planned.use().name());
     }
     return there;
+  }
+
+  private Optional<Mass> left(Input input) {
+    return input.item().isEmpty()
+        ? sheets
+            .get(input.lot())
+            .find(input.slot())
+            .map(part -> part.mass().minus(part.part().shelf().in()))
+        : Optional.of(shelves.get(input.item()).mass());
   }
 
   private boolean mayBeRaw(FishUse use, List<Input> from) {
@@ -598,6 +723,9 @@ public class HomePlanner {
 
   /** A part whose letter followed what is not made any more waits again, with its letter. */
   private void forget(Input input, FishUse use) {
+    if (!input.item().isEmpty()) {
+      return;
+    }
     LotSheet sheet = sheets.get(input.lot());
     sheet
         .find(input.slot())

@@ -38,6 +38,7 @@ final class HomeView {
       String fish,
       String out,
       String until,
+      List<String> from,
       List<String> ingredients,
       List<String> cautions) {}
 
@@ -72,7 +73,11 @@ final class HomeView {
   }
 
   static List<MakeRow> makes(
-      List<ToMake> open, Map<Long, String> venues, java.time.LocalDate today, Formats formats) {
+      List<ToMake> open,
+      Map<String, String> names,
+      Map<Long, String> venues,
+      java.time.LocalDate today,
+      Formats formats) {
     return open.stream()
         .map(
             one -> {
@@ -86,6 +91,17 @@ final class HomeView {
                   formats.mass(one.mass()),
                   formats.mass(batch.out()),
                   today.plusDays(one.use().keeps()).toString(),
+                  one.from().stream()
+                      .map(
+                          input ->
+                              formats.say(
+                                  input.item().isEmpty()
+                                      ? "homes.said.from"
+                                      : "homes.said.from-shelf",
+                                  input.mass(),
+                                  names.get(input.lot() + ":" + input.slot()),
+                                  input.item().isEmpty() ? input.lot() : input.item()))
+                      .toList(),
                   ingredients(one, batch, formats),
                   one.use().cautions().stream()
                       .sorted()
@@ -156,8 +172,10 @@ final class HomeView {
 
   /** Two lots may have a part of the same name. */
   static String name(OnHand part, Formats formats) {
-    String lot = part.id().substring(0, part.id().indexOf(':'));
-    return formats.say("homes.said.part-of-lot", part.name(), lot);
+    String[] id = part.id().split(":", -1);
+    return id.length > 2
+        ? formats.say("homes.said.part-on-shelf", part.name(), id[2])
+        : formats.say("homes.said.part-of-lot", part.name(), id[0]);
   }
 
   /** A making as it is sent back when it is accepted. */

@@ -92,8 +92,9 @@ class HomesController {
     PlanQuestion question = planner.question();
     List<FishUse> fitting = book.fitting(question.parts());
     Map<Long, UseBook.Room> rooms = book.rooms();
+    List<HomePlanner.ToMake> open = planner.toMake();
     model.addAttribute(
-        "makes", HomeView.makes(planner.toMake(), venues(), houses.today(), formats()));
+        "makes", HomeView.makes(open, planner.names(open), venues(), houses.today(), formats()));
     model.addAttribute(
         "parts", HomeView.parts(question.parts(), List.copyOf(book.uses().values()), formats()));
     model.addAttribute("wants", HomeView.wants(fitting, houses.venues(), rooms));

@@ -25,11 +25,16 @@ class MakingSourceEntity {
   private long lotId;
 
   private String slot;
+
+  @Column(name = "item_id")
+  private Long itemId;
+
   private long milligrams;
 
   protected MakingSourceEntity() {}
 
-  MakingSourceEntity(long makingId, long lotId, String slot, Mass mass) {
+  MakingSourceEntity(long makingId, long lotId, String slot, Long itemId, Mass mass) {
+    this.itemId = itemId;
     this.makingId = makingId;
     this.lotId = lotId;
     this.slot = slot;
@@ -42,6 +47,11 @@ class MakingSourceEntity {
 
   long lotId() {
     return lotId;
+  }
+
+  /** The item on a shelf it is of; null for a part at the board. */
+  Long itemId() {
+    return itemId;
   }
 
   String slot() {

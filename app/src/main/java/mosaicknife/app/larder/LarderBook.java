@@ -79,6 +79,16 @@ public class LarderBook {
     return kept(code).item();
   }
 
+  /**
+   * Returns the code of an item.
+   *
+   * @param number its number in the database
+   * @return the code
+   */
+  public String codeOf(long number) {
+    return items.findAllByIdInOrderById(List.of(number)).get(0).code();
+  }
+
   /** The item with its number. */
   Kept kept(String code) {
     return fold(List.of(

@@ -82,7 +82,18 @@ public final class Hand {
             .isEmpty();
   }
 
-  private static OnHand onHand(
+  /**
+   * Describes some of a part of a lot.
+   *
+   * @param sheet the lot
+   * @param part the part
+   * @param left how much of it, positive
+   * @param venue the number of the venue where it lies
+   * @param done what was done to the lot before the first cut
+   * @param today the day
+   * @return the part on hand
+   */
+  public static OnHand onHand(
       LotSheet sheet,
       LotPart part,
       Mass left,

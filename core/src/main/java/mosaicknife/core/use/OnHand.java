@@ -83,6 +83,35 @@ public record OnHand(
   }
 
   /**
+   * Returns the same on a shelf, under a label.
+   *
+   * @param label the identifier there
+   * @param wasThawed whether it was frozen and thawed
+   * @return the part
+   */
+  public OnHand shelved(String label, boolean wasThawed) {
+    return new OnHand(
+        label,
+        name,
+        kind,
+        species,
+        mass,
+        pieces,
+        fish,
+        venue,
+        new Condition(
+            condition.scaled(),
+            condition.farmed(),
+            condition.soiled(),
+            condition.rawOpen(),
+            condition.fitness(),
+            condition.held(),
+            wasThawed),
+        days,
+        true);
+  }
+
+  /**
    * Returns the mass of one piece.
    *
    * @return the mean, rounded down
