@@ -5,7 +5,7 @@ import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.homes.DiversionView.By;
-import mosaicknife.app.homes.HomePlanner.Looked;
+import mosaicknife.app.homes.HandReader.Looked;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.shared.Typed;
@@ -19,14 +19,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class DiversionController {
 
-  private final HomePlanner planner;
+  private final HandReader hand;
   private final LarderBook larder;
   private final CurrentPerson current;
   private final HouseSettings houses;
 
   DiversionController(
-      HomePlanner planner, LarderBook larder, CurrentPerson current, HouseSettings houses) {
-    this.planner = planner;
+      HandReader hand, LarderBook larder, CurrentPerson current, HouseSettings houses) {
+    this.hand = hand;
     this.larder = larder;
     this.current = current;
     this.houses = houses;
@@ -35,7 +35,7 @@ class DiversionController {
   @GetMapping("/uses/went")
   String went(@RequestParam(defaultValue = "LOT") String by, Model model) {
     By chosen = Typed.choice(By.values(), by).orElse(By.LOT);
-    List<Looked> looked = planner.looked();
+    List<Looked> looked = hand.looked();
     List<LotSheet> sheets = looked.stream().map(Looked::sheet).toList();
     boolean money = current.may(Permission.SEE_COSTS);
     model.addAttribute(

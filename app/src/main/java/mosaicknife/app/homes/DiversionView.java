@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import mosaicknife.app.homes.HomePlanner.Looked;
+import mosaicknife.app.homes.HandReader.Looked;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.larder.Diversion;
 import mosaicknife.core.larder.Diversion.Way;

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import mosaicknife.app.homes.HomePlanner.ToMake;
 import mosaicknife.app.homes.UseBook.Room;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Formats;

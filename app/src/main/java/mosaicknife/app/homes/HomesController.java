@@ -6,13 +6,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
-import mosaicknife.app.homes.HomePlanner.Choice;
-import mosaicknife.app.homes.HomePlanner.Made;
+import mosaicknife.app.homes.Makings.Choice;
+import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.larder.LarderKeeper;
@@ -52,6 +53,8 @@ class HomesController {
   private static final int MOST = 100_000;
 
   private final HomePlanner planner;
+  private final MakingBook open;
+  private final Makings makings;
   private final UseBook book;
   private final LarderKeeper larder;
   private final PeopleRegister people;
@@ -62,6 +65,8 @@ class HomesController {
 
   HomesController(
       HomePlanner planner,
+      MakingBook open,
+      Makings makings,
       UseBook book,
       LarderKeeper larder,
       PeopleRegister people,
@@ -70,6 +75,8 @@ class HomesController {
       FormReply reply,
       Words words) {
     this.planner = planner;
+    this.open = open;
+    this.makings = makings;
     this.book = book;
     this.larder = larder;
     this.people = people;
@@ -92,13 +99,14 @@ class HomesController {
     PlanQuestion question = planner.question();
     List<FishUse> fitting = book.fitting(question.parts());
     Map<Long, UseBook.Room> rooms = book.rooms();
-    List<HomePlanner.ToMake> open = planner.toMake();
+    List<ToMake> toMake = open.toMake();
     model.addAttribute(
-        "makes", HomeView.makes(open, planner.names(open), venues(), houses.today(), formats()));
+        "makes", HomeView.makes(toMake, open.names(toMake), venues(), houses.today(), formats()));
     model.addAttribute(
         "parts", HomeView.parts(question.parts(), List.copyOf(book.uses().values()), formats()));
     model.addAttribute("wants", HomeView.wants(fitting, houses.venues(), rooms));
     model.addAttribute("rooms", HomeView.rooms(houses.venues(), rooms, formats()));
+    model.addAttribute("dropped", open.droppedToday());
     model.addAttribute("noneWanted", question.wanted().isEmpty());
     model.addAttribute("venues", houses.venues());
     model.addAttribute("people", people.everybody());
@@ -146,7 +154,7 @@ class HomesController {
         later,
         () -> {
           List<Choice> choices = making.stream().map(HomesController::choice).toList();
-          planner.accept(ClientIds.of(id), choices);
+          makings.accept(ClientIds.of(id), choices);
           return words.say("homes.said.accepted", choices.size());
         });
   }
@@ -176,12 +184,22 @@ class HomesController {
       @RequestParam(defaultValue = "") String use,
       @RequestParam(defaultValue = "") String venue,
       @RequestParam(defaultValue = "") String amount,
+      @RequestParam(defaultValue = "") String units,
       RedirectAttributes later) {
+    Map<String, String> typed = Map.of("part", part, "use", use, "amount", amount, "units", units);
     return reply.after(
-        new Form("/uses#parts", "typedPart", Map.of("part", part, "use", use, "amount", amount)),
+        new Form("/uses#parts", "typedPart", typed),
         later,
         () -> {
-          planner.decide(ClientIds.of(id), use, Typed.id(venue, "venue"), part, mass(amount));
+          makings.decide(
+              ClientIds.of(id),
+              use,
+              Typed.id(venue, "venue"),
+              part,
+              mass(amount),
+              units.isBlank()
+                  ? OptionalInt.empty()
+                  : OptionalInt.of(Typed.count(units, 1, MOST, "units")));
           return words.say("homes.said.decided");
         });
   }
@@ -262,7 +280,7 @@ class HomesController {
                   until.isBlank() ? Optional.empty() : Optional.of(Typed.day(until, "until")),
                   spot,
                   !served.isEmpty());
-          String code = SentTwice.survive(() -> planner.made(id, made));
+          String code = SentTwice.survive(() -> makings.made(id, made));
           return words.say(
               served.isEmpty() ? "homes.said.made" : "homes.said.made-and-served", place, code);
         });
@@ -277,7 +295,7 @@ class HomesController {
         new Form("/uses#make-" + id, "typedDrop", Map.of("id", "" + id)),
         later,
         () -> {
-          planner.drop(id, reason);
+          makings.drop(id, reason);
           return words.say("homes.said.dropped");
         });
   }

@@ -38,6 +38,10 @@ class MakingEndEntity implements Persistable<Long> {
     this.endedAt = at;
   }
 
+  String reason() {
+    return reason;
+  }
+
   @Override
   public Long getId() {
     return makingId;

@@ -161,7 +161,7 @@ public class LarderKeeper {
       boolean held = part.purpose().filter(Purpose.HOLD::equals).isPresent();
       if (held && part.held().isPresent() && left.isPositive()) {
         Held where = part.held().get();
-        long venue = part.venueId().orElseGet(() -> venueOf(sheet));
+        long venue = part.venueId().orElseGet(() -> houses.venueCalled(sheet.lot().venue()).id());
         LocalDate until = where.until().isBefore(houses.today()) ? houses.today() : where.until();
         store(
             UUID.randomUUID(),
@@ -176,14 +176,6 @@ public class LarderKeeper {
             Trace.NOTHING);
       }
     }
-  }
-
-  private long venueOf(LotSheet sheet) {
-    return houses.venues().stream()
-        .filter(venue -> venue.name().equals(sheet.lot().venue()))
-        .findFirst()
-        .orElseThrow()
-        .id();
   }
 
   private PutAway plain(

@@ -73,17 +73,9 @@ class UseController {
     model.addAttribute("use", UseView.of(sheet, cooked.of(sheet), people.names(), formats));
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.LARGE, formats));
     model.addAttribute("people", people.everybody());
-    model.addAttribute("venueOfLot", venueOf(sheet));
+    model.addAttribute("venueOfLot", houses.venueCalled(sheet.lot().venue()).id());
     model.addAttribute("detail", part.or(() -> flashed(model)).orElse(""));
     return "use/use";
-  }
-
-  private long venueOf(LotSheet sheet) {
-    return houses.venues().stream()
-        .filter(venue -> venue.name().equals(sheet.lot().venue()))
-        .findFirst()
-        .orElseThrow()
-        .id();
   }
 
   private static Optional<String> flashed(Model model) {

@@ -14,7 +14,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
-import mosaicknife.app.homes.HomePlanner.ToMake;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.weighing.Entry;
@@ -36,7 +35,7 @@ import org.testng.annotations.Test;
 /** Uses of the whole house: the plan, what is decided, what is made, and the book of uses. */
 public class HomesPagesTest extends WithPages {
 
-  @Autowired private HomePlanner planner;
+  @Autowired private MakingBook planner;
   @Autowired private UseBook book;
   @Autowired private LarderBook larder;
   @Autowired private LotSheets sheets;
@@ -135,6 +134,21 @@ public class HomesPagesTest extends WithPages {
   }
 
   @Test
+  public void unitsWantedSayHowMuchFishTheyTake() throws Exception {
+    long lot = hake("belly", "0.900");
+    String[] form = {
+      "part", lot + ":belly", "use", "fish-cakes", "venue", "" + lantern(), "units", "6"
+    };
+    assertTrue(follow("ines", "/uses/decide", form).contains("Decided."));
+    // 6 × 85 g / 1.68
+    assertEquals(ofLot(lot).get(0).mass(), Mass.ofMilligrams(303_572));
+    form[7] = "20";
+    assertTrue(follow("ines", "/uses/decide", form).contains("596 g is left"));
+    form[7] = "0";
+    assertTrue(follow("ines", "/uses/decide", form).contains("alert-danger"));
+  }
+
+  @Test
   public void whatMayNotBeSaysWhy() throws Exception {
     long lot = hake("head", "1.100", "frame", "0.700", "collar", "0.300");
     assertTrue(decide(lot, "head", "soup-to-pick", "").contains("unscaled"));
@@ -157,6 +171,7 @@ public class HomesPagesTest extends WithPages {
         follow("ines", "/uses/makings/" + id + "/drop", "reason", "kettle is broken")
             .contains("Its parts are free again"));
     assertEquals(ofLot(lot), List.of());
+    assertTrue(page("ines", "/uses").contains("Clear white stock is not made: kettle is broken"));
     assertTrue(decide(lot, "frame", "quick-fumet", "").contains("Decided."));
   }
 

@@ -1,81 +1,120 @@
 package mosaicknife.core.use;
 
-import java.math.BigDecimal;
+import java.io.ByteArrayInputStream;
 import java.math.RoundingMode;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.PlanQuestion.Place;
 import mosaicknife.core.use.PlanQuestion.Wanted;
-import org.ojalgo.optimisation.Expression;
 import org.ojalgo.optimisation.ExpressionsBasedModel;
 import org.ojalgo.optimisation.Optimisation;
-import org.ojalgo.optimisation.Variable;
 
 /**
- * The same question written out part by part, without pools, for a solver of another house. It
- * counts in the same tenths of a gram, so that both must find the same optimum.
+ * The same question written out part by part, without pools, as an MPS file, which any solver of
+ * integer programmes reads. It counts in the same tenths of a gram, so that all must find the same
+ * optimum. Worth is negative in it: the format minimises.
  */
 final class PlanModel {
 
-  private PlanModel() {}
+  private final Map<String, String> rows = new LinkedHashMap<>();
+  private final Map<String, List<String>> columns = new LinkedHashMap<>();
+  private final StringBuilder rightSides = new StringBuilder();
+  private final StringBuilder bounds = new StringBuilder();
 
-  static ExpressionsBasedModel of(PlanQuestion question) {
-    ExpressionsBasedModel model = new ExpressionsBasedModel();
-    Map<String, Expression> supply = new HashMap<>();
-    for (OnHand part : question.parts()) {
-      supply.put(part.id(), model.newExpression(part.id()).upper(part.mass().milligrams() / 100));
+  private PlanModel(PlanQuestion question) {
+    for (int i = 0; i < question.parts().size(); i++) {
+      row("S" + i, "L", question.parts().get(i).mass().milligrams() / 100);
     }
-    Map<Place, Expression> load = new HashMap<>();
-    Map<Long, Expression> hands = new HashMap<>();
-    List<Variable> counts = new ArrayList<>();
-    for (Wanted wanted : question.wanted()) {
-      Variable n =
-          model.newVariable(wanted.id()).lower(0).upper(wanted.most()).weight(wanted.worth());
-      n.integer(true);
-      counts.add(n);
-      Expression need = model.newExpression("need " + wanted.id()).lower(0);
-      need.set(n, tenths(wanted.use()).negate());
-      for (OnHand part : question.parts()) {
-        if (Qualification.whyNot(wanted.use(), part).isEmpty()) {
-          Variable x = model.newVariable(part.id() + ">" + wanted.id()).lower(0);
-          need.set(x, 1);
-          supply.get(part.id()).set(x, 1);
-        }
-      }
-      Place place = new Place(wanted.venue(), wanted.use().work().equipment());
-      if (question.room().containsKey(place)) {
-        load.computeIfAbsent(
-                place, key -> model.newExpression("room " + key).upper(question.room().get(key)))
-            .set(n, wanted.use().work().load());
-      }
-      if (question.hands().containsKey(wanted.venue())) {
-        Variable any = model.newVariable("any " + wanted.id()).binary();
-        Expression only = model.newExpression("only " + wanted.id()).upper(0);
-        only.set(n, 1);
-        only.set(any, -wanted.most());
-        Expression minutes =
-            hands.computeIfAbsent(
-                wanted.venue(),
-                key -> model.newExpression("hands " + key).upper(question.hands().get(key)));
-        minutes.set(n, wanted.use().work().each());
-        minutes.set(any, wanted.use().work().start());
-      }
+    for (int w = 0; w < question.wanted().size(); w++) {
+      wanted(question, w);
     }
-    return model;
   }
 
+  static String mps(PlanQuestion question) {
+    return new PlanModel(question).write();
+  }
+
+  private void row(String name, String kind, long rightSide) {
+    if (rows.put(name, kind) == null) {
+      rightSides.append(line("", "RHS", name, rightSide));
+    }
+  }
+
+  private void cell(String column, String row, Object figure) {
+    columns.computeIfAbsent(column, key -> new ArrayList<>()).add(line("", column, row, figure));
+  }
+
+  private void wanted(PlanQuestion question, int w) {
+    Wanted wanted = question.wanted().get(w);
+    String count = "N" + w;
+    FishUse.Work work = wanted.use().work();
+    cell(count, "COST", -wanted.worth());
+    row("D" + w, "G", 0);
+    cell(count, "D" + w, tenths(wanted.use()).negate());
+    bounds.append(line("UP", "BND", count, wanted.most()));
+    for (int i = 0; i < question.parts().size(); i++) {
+      if (Qualification.whyNot(wanted.use(), question.parts().get(i)).isEmpty()) {
+        String some = "X" + w + "P" + i;
+        cell(some, "D" + w, 1);
+        cell(some, "S" + i, 1);
+        bounds.append(line("UP", "BND", some, question.parts().get(i).mass().milligrams() / 100));
+      }
+    }
+    Place place = new Place(wanted.venue(), work.equipment());
+    if (question.room().containsKey(place)) {
+      String room = "R" + place.venue() + "E" + place.equipment().ordinal();
+      row(room, "L", question.room().get(place));
+      cell(count, room, work.load());
+    }
+    if (question.hands().containsKey(wanted.venue())) {
+      String any = "B" + w;
+      row("H" + wanted.venue(), "L", question.hands().get(wanted.venue()));
+      cell(count, "H" + wanted.venue(), work.each());
+      cell(any, "H" + wanted.venue(), work.start());
+      row("O" + w, "L", 0);
+      cell(count, "O" + w, 1);
+      cell(any, "O" + w, -wanted.most());
+      bounds.append(line("UP", "BND", any, 1));
+    }
+  }
+
+  private static java.math.BigDecimal tenths(FishUse use) {
+    return use.gramsOfPart(Mass.ofGrams(1)).toDecimal(1, RoundingMode.CEILING).movePointRight(1);
+  }
+
+  /** The fields of the fixed form: kind, name, name, figure. */
+  private static String line(String kind, String name, String other, Object figure) {
+    return " %-2s %-8s  %-8s  %12s%n".formatted(kind, name, other, figure);
+  }
+
+  private static String marker(String kind) {
+    return "    MARKER                 'MARKER'                 '%s'%n".formatted(kind);
+  }
+
+  private String write() {
+    StringBuilder file = new StringBuilder("NAME          USES%nROWS%n N  COST%n".formatted());
+    rows.forEach((name, kind) -> file.append(" %s  %s%n".formatted(kind, name)));
+    file.append("COLUMNS%n".formatted()).append(marker("INTORG"));
+    columns.values().forEach(cells -> cells.forEach(file::append));
+    file.append(marker("INTEND")).append("RHS%n".formatted()).append(rightSides);
+    file.append("BOUNDS%n".formatted()).append(bounds).append("ENDATA%n".formatted());
+    return file.toString();
+  }
+
+  /** What a solver of another house finds in the file. */
   static long optimum(PlanQuestion question) {
-    Optimisation.Result result = of(question).maximise();
+    ExpressionsBasedModel model =
+        ExpressionsBasedModel.parse(
+            new ByteArrayInputStream(mps(question).getBytes(StandardCharsets.US_ASCII)),
+            ExpressionsBasedModel.FileFormat.MPS);
+    Optimisation.Result result = model.minimise();
     if (!result.getState().isOptimal()) {
       throw new IllegalStateException("no optimum: " + result.getState());
     }
-    return Math.round(result.getValue());
-  }
-
-  private static BigDecimal tenths(FishUse use) {
-    return use.gramsOfPart(Mass.ofGrams(1)).toDecimal(1, RoundingMode.CEILING).movePointRight(1);
+    return -Math.round(result.getValue());
   }
 }

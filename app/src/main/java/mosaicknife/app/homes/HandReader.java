@@ -1,0 +1,213 @@
+package mosaicknife.app.homes;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mosaicknife.app.cutplan.PreWorkTicker;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.Shelved.State;
+import mosaicknife.core.larder.Trace;
+import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.plan.PreWork;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.OnHand;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gathers the parts on hand: at the board, still to come, and on shelves. */
+@Service
+@Transactional(readOnly = true)
+public class HandReader {
+
+  private static final int MOST_LOTS = 60;
+  private static final int LATELY_DAYS = 7;
+
+  /** Under this number stands what is promised of items on shelves, by their codes. */
+  private static final long SHELVES = 0;
+
+  private final LotRegister lots;
+  private final LotSheets sheets;
+  private final PreWorkTicker works;
+  private final MakingBook makings;
+  private final UseBook book;
+  private final LarderBook shelves;
+  private final HouseSettings houses;
+
+  HandReader(
+      LotRegister lots,
+      LotSheets sheets,
+      PreWorkTicker works,
+      MakingBook makings,
+      UseBook book,
+      LarderBook shelves,
+      HouseSettings houses) {
+    this.lots = lots;
+    this.sheets = sheets;
+    this.works = works;
+    this.makings = makings;
+    this.book = book;
+    this.shelves = shelves;
+    this.houses = houses;
+  }
+
+  /**
+   * Returns the parts that wait for a use.
+   *
+   * @return the parts without what something is to be made of already
+   */
+  public List<OnHand> waiting() {
+    return parts(promised(makings.toMake()));
+  }
+
+  /**
+   * Returns the same with what something is to be made of.
+   *
+   * @return all parts
+   */
+  public List<OnHand> all() {
+    return parts(Map.of());
+  }
+
+  private static Map<Long, Map<String, Mass>> promised(List<ToMake> open) {
+    Map<Long, Map<String, Mass>> promised = new HashMap<>();
+    open.stream()
+        .flatMap(one -> one.from().stream())
+        .forEach(
+            input ->
+                promised
+                    .computeIfAbsent(
+                        input.item().isEmpty() ? input.lot() : SHELVES, key -> new HashMap<>())
+                    .merge(
+                        input.item().isEmpty() ? input.slot() : input.item(),
+                        input.mass(),
+                        Mass::plus));
+    return promised;
+  }
+
+  /** The lots of the last days, open or closed. */
+  private List<Lot> lately() {
+    return Stream.concat(lots.open(MOST_LOTS).stream(), lots.newest().stream())
+        .collect(Collectors.toMap(Lot::id, lot -> lot, (a, b) -> a, LinkedHashMap::new))
+        .values()
+        .stream()
+        .filter(lot -> !lot.landedOn().isBefore(houses.today().minusDays(LATELY_DAYS)))
+        .toList();
+  }
+
+  /**
+   * A lot of the last days with what it missed.
+   *
+   * @param sheet the lot
+   * @param missed parts that had a use and went to compost or bin
+   */
+  public record Looked(LotSheet sheet, List<Hand.Missed> missed) {}
+
+  /**
+   * Returns the lots of the last days with what they missed.
+   *
+   * @return the lots
+   */
+  @Transactional(readOnly = true)
+  public List<Looked> looked() {
+    List<Lot> wanted = lately();
+    Map<Long, Set<PreWork.Task>> done = works.done(wanted.stream().map(Lot::id).toList());
+    Collection<FishUse> uses = book.uses().values();
+    return sheets.of(wanted).stream()
+        .map(
+            sheet ->
+                new Looked(
+                    sheet,
+                    Hand.missed(
+                        sheet,
+                        0,
+                        done.getOrDefault(sheet.lot().id(), Set.of()),
+                        uses,
+                        houses.house().labourPerHour(),
+                        houses.today())))
+        .toList();
+  }
+
+  private List<OnHand> parts(Map<Long, Map<String, Mass>> promised) {
+    List<Lot> wanted = lately();
+    Collection<Long> ids = wanted.stream().map(Lot::id).toList();
+    Map<Long, Set<PreWork.Task>> done = works.done(ids);
+    Map<String, Long> venues =
+        houses.venues().stream().collect(Collectors.toMap(v -> v.name(), v -> v.id(), (a, b) -> a));
+    Stream<OnHand> cut =
+        sheets.of(wanted).stream()
+            .flatMap(
+                sheet ->
+                    Hand.of(
+                        sheet,
+                        venues.getOrDefault(sheet.lot().venue(), 0L),
+                        done.getOrDefault(sheet.lot().id(), Set.of()),
+                        promised.getOrDefault(sheet.lot().id(), Map.of()),
+                        houses.today())
+                        .stream());
+    return Stream.concat(cut, onShelves(promised.getOrDefault(SHELVES, Map.of()))).toList();
+  }
+
+  /**
+   * Parts as they were cut that lie on shelves, of one lot each, raw or thawed and in their days.
+   */
+  private Stream<OnHand> onShelves(Map<String, Mass> promised) {
+    List<Item> items =
+        shelves.onShelves().stream()
+            .filter(item -> item.shelved().use().isEmpty() && item.underWay().isEmpty())
+            .filter(item -> item.trace().grams().size() == 1)
+            .filter(item -> item.state() == State.RAW || item.state() == State.THAWED)
+            .filter(item -> item.daysLeft(houses.today()) >= 0)
+            .toList();
+    List<Long> ids =
+        items.stream().flatMap(item -> item.trace().lots().stream()).distinct().toList();
+    Map<Long, Set<PreWork.Task>> done = works.done(ids);
+    Map<Long, LotSheet> of =
+        sheets.of(ids.stream().map(lots::get).toList()).stream()
+            .collect(Collectors.toMap(sheet -> sheet.lot().id(), sheet -> sheet));
+    List<OnHand> parts = new ArrayList<>();
+    for (Item item : items) {
+      Trace.Source source = item.trace().grams().keySet().iterator().next();
+      String code = item.shelved().code();
+      Mass left = item.mass().minus(promised.getOrDefault(code, Mass.ZERO));
+      Optional<LotPart> part =
+          of.get(source.lot())
+              .find(source.slot())
+              .filter(cut -> !isMain(of.get(source.lot()), cut));
+      if (part.isPresent() && left.isPositive()) {
+        Set<PreWork.Task> tasks = done.getOrDefault(source.lot(), Set.of());
+        parts.add(
+            Hand.onHand(
+                    of.get(source.lot()),
+                    part.get(),
+                    left,
+                    item.spot().venue(),
+                    tasks,
+                    houses.today())
+                .shelved(
+                    source.lot() + ":" + source.slot() + ":" + code, item.state() == State.THAWED));
+      }
+    }
+    return parts.stream();
+  }
+
+  /** A main cut that is kept waits for its own plate. */
+  private static boolean isMain(LotSheet sheet, LotPart part) {
+    return sheet.usualPurpose(part).filter(Purpose.PLATE::equals).isPresent();
+  }
+}

@@ -1,0 +1,149 @@
+package mosaicknife.app.homes;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.larder.LarderKeeper.Input;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.OnHand;
+import mosaicknife.core.use.UseCatalogue;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads what was decided and is not made yet. */
+@Service
+@Transactional(readOnly = true)
+public class MakingBook {
+
+  private final MakingRepository makings;
+  private final LotRegister lots;
+  private final LotSheets sheets;
+  private final UseBook book;
+  private final LarderBook shelves;
+  private final MakingEndRepository ends;
+  private final HouseSettings houses;
+
+  MakingBook(
+      MakingRepository makings,
+      LotRegister lots,
+      LotSheets sheets,
+      UseBook book,
+      LarderBook shelves,
+      MakingEndRepository ends,
+      HouseSettings houses) {
+    this.makings = makings;
+    this.lots = lots;
+    this.sheets = sheets;
+    this.book = book;
+    this.shelves = shelves;
+    this.ends = ends;
+    this.houses = houses;
+  }
+
+  /**
+   * Returns what was decided and is not made yet.
+   *
+   * @return the makings, the oldest first
+   */
+  @Transactional(readOnly = true)
+  public List<ToMake> toMake() {
+    List<MakingEntity> open = makings.findOpen();
+    Map<Long, List<Input>> from =
+        makings.findSources(open.stream().map(MakingEntity::id).toList()).stream()
+            .collect(
+                Collectors.groupingBy(
+                    MakingSourceEntity::makingId,
+                    Collectors.mapping(
+                        one ->
+                            new Input(
+                                one.lotId(),
+                                one.slot(),
+                                one.itemId() == null ? "" : shelves.codeOf(one.itemId()),
+                                one.mass()),
+                        Collectors.toList())));
+    return open.stream()
+        .map(
+            one ->
+                new ToMake(
+                    one.id(),
+                    book.get(one.useCode()),
+                    one.venueId(),
+                    one.units(),
+                    from.getOrDefault(one.id(), List.of()),
+                    fat(book.get(one.useCode()), from.getOrDefault(one.id(), List.of()))))
+        .toList();
+  }
+
+  /**
+   * Returns what the parts are called that something is to be made of.
+   *
+   * @param open what is to be made
+   * @return fish and part by lot and slot, with a colon between
+   */
+  @Transactional(readOnly = true)
+  public Map<String, String> names(List<ToMake> open) {
+    List<Long> ids =
+        open.stream().flatMap(one -> one.from().stream()).map(Input::lot).distinct().toList();
+    Map<String, String> names = new HashMap<>();
+    for (LotSheet sheet : sheets.of(ids.stream().map(lots::get).toList())) {
+      sheet
+          .parts()
+          .forEach(
+              part ->
+                  names.put(
+                      sheet.lot().id() + ":" + part.slot(),
+                      sheet.lot().species().name() + ", " + part.name()));
+    }
+    return names;
+  }
+
+  /**
+   * Something that was not made after all.
+   *
+   * @param name what
+   * @param reason why
+   */
+  public record Dropped(String name, String reason) {}
+
+  /**
+   * Returns what was dropped today.
+   *
+   * @return each with its reason, the oldest first
+   */
+  public List<Dropped> droppedToday() {
+    Instant since = houses.today().atStartOfDay(houses.house().formats().zone()).toInstant();
+    return ends.findAllByItemIdIsNullAndEndedAtAfterOrderByEndedAt(since).stream()
+        .map(end -> new Dropped(makings.findById(end.getId()).orElseThrow().name(), end.reason()))
+        .toList();
+  }
+
+  /** How much fat a lean batch takes, by the starting figures of what is in it. */
+  private Optional<Mass> fat(FishUse use, List<Input> from) {
+    if (use.fat().isEmpty() || from.isEmpty()) {
+      return Optional.empty();
+    }
+    Map<OnHand.Kind, Mass> meat = new LinkedHashMap<>();
+    for (Input input : from) {
+      LotSheet sheet = sheets.get(input.lot());
+      sheet
+          .find(input.slot())
+          .ifPresent(
+              part ->
+                  meat.merge(
+                      new OnHand.Kind(part.kind(), sheet.lot().species()),
+                      input.mass(),
+                      Mass::plus));
+    }
+    return Optional.of(UseCatalogue.fatToAdd(meat, use.fat().get())).filter(Mass::isPositive);
+  }
+}

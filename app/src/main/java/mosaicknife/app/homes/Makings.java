@@ -1,0 +1,429 @@
+package mosaicknife.app.homes;
+
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.larder.LarderKeeper;
+import mosaicknife.app.larder.LarderKeeper.Input;
+import mosaicknife.app.larder.LarderKeeper.PutAway;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
+import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.LabelFacts;
+import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.RawGate;
+import mosaicknife.core.use.Batch;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.FishUse.Caution;
+import mosaicknife.core.use.OnHand;
+import mosaicknife.core.use.Qualification;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what is to be made, and writes down what was made of it or why it was dropped. */
+@Service
+@Transactional
+public class Makings {
+
+  private final MakingRepository makings;
+  private final MakingSourceRepository sources;
+  private final MakingEndRepository ends;
+  private final MakingBook open;
+  private final HandReader hand;
+  private final UseBook book;
+  private final LotSheets sheets;
+  private final LarderKeeper larder;
+  private final LarderBook shelves;
+  private final PurposeAssigner purposes;
+  private final HouseSettings houses;
+  private final CurrentPerson current;
+  private final Clock clock;
+
+  Makings(
+      MakingRepository makings,
+      MakingSourceRepository sources,
+      MakingEndRepository ends,
+      MakingBook open,
+      HandReader hand,
+      UseBook book,
+      LotSheets sheets,
+      LarderKeeper larder,
+      LarderBook shelves,
+      PurposeAssigner purposes,
+      HouseSettings houses,
+      CurrentPerson current,
+      Clock clock) {
+    this.makings = makings;
+    this.sources = sources;
+    this.ends = ends;
+    this.open = open;
+    this.hand = hand;
+    this.book = book;
+    this.sheets = sheets;
+    this.larder = larder;
+    this.shelves = shelves;
+    this.purposes = purposes;
+    this.houses = houses;
+    this.current = current;
+    this.clock = clock;
+  }
+
+  /**
+   * Something of a plan that is to be made as it was shown.
+   *
+   * @param code the code of the use
+   * @param venue the number of the venue
+   * @param units how many units
+   * @param from the grams it takes, by part on hand
+   */
+  public record Choice(String code, long venue, long units, Map<String, Mass> from) {}
+
+  /**
+   * Decides that what a plan says is made.
+   *
+   * @param clientId the identifier the sender made
+   * @param choices what is made
+   * @throws Refusal if something changed since the plan was shown, so that it does not fit any more
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void accept(UUID clientId, List<Choice> choices) {
+    makings.lockAll();
+    int number = 0;
+    for (Choice choice : choices) {
+      UUID own = derived(clientId + ":" + number++);
+      if (!makings.existsByClientId(own)) {
+        accept(own, choice);
+      }
+    }
+  }
+
+  private void accept(UUID clientId, Choice choice) {
+    FishUse use = Optional.ofNullable(book.uses().get(choice.code())).orElseGet(() -> changed());
+    Map<String, OnHand> onHand =
+        hand.waiting().stream().collect(Collectors.toMap(OnHand::id, part -> part));
+    List<Input> from = new ArrayList<>();
+    choice
+        .from()
+        .forEach(
+            (id, mass) -> {
+              OnHand part = Optional.ofNullable(onHand.get(id)).orElseGet(() -> changed());
+              if (mass.compareTo(part.mass()) > 0
+                  || !mass.isPositive()
+                  || !Qualification.qualifies(use, part)) {
+                changed();
+              }
+              from.add(input(part, mass));
+            });
+    Mass all = Mass.total(choice.from().values());
+    boolean pieces = use.measure() instanceof FishUse.Measure.Pieces;
+    if (choice.units() < 1 || !pieces && new Batch(use, all, all).units() < choice.units()) {
+      changed();
+    }
+    decide(clientId, use, choice.venue(), choice.units(), from);
+  }
+
+  private static <T> T changed() {
+    throw Refusal.ofStale("homes.problem.plan-changed");
+  }
+
+  private static UUID derived(String text) {
+    return UUID.nameUUIDFromBytes(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Input input(OnHand part, Mass mass) {
+    String[] id = part.id().split(":", -1);
+    return new Input(Long.parseLong(id[0]), id[1], id.length > 2 ? id[2] : "", mass);
+  }
+
+  /**
+   * Decides by hand what grams of a part become; the plan leaves them alone from then on.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the use
+   * @param venue the number of the venue
+   * @param partId the identifier of the part on hand
+   * @param mass how much of it; empty for all that is left
+   * @param wanted how many units are wanted; the recipe then says how much of it they take
+   * @throws Refusal if the part may not become that, or less of it is left
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void decide(
+      UUID clientId,
+      String code,
+      long venue,
+      String partId,
+      Optional<Mass> mass,
+      OptionalInt wanted) {
+    makings.lockAll();
+    FishUse use = Optional.ofNullable(book.uses().get(code)).orElseGet(() -> refused(code));
+    OnHand part =
+        hand.waiting().stream()
+            .filter(one -> one.id().equals(partId))
+            .findFirst()
+            .orElseThrow(() -> Refusal.ofInput("homes.problem.not-on-hand"));
+    Qualification.whyNot(use, part).stream()
+        .findFirst()
+        .ifPresent(
+            why -> {
+              throw Refusal.of(why.at("use"));
+            });
+    Mass some =
+        wanted.isPresent()
+            ? Batch.forUnits(use, wanted.getAsInt(), part.piece()).fish()
+            : mass.orElse(part.mass());
+    if (some.compareTo(part.mass()) > 0) {
+      throw Refusal.ofField("amount", "larder.problem.less-left", part.name(), part.mass());
+    }
+    long units = new Batch(use, some, part.piece()).units();
+    if (units == 0) {
+      throw Refusal.ofField("amount", "homes.problem.less-than-one", some, use.name());
+    }
+    decide(clientId, use, venue, units, List.of(input(part, some)));
+  }
+
+  private static FishUse refused(String code) {
+    throw Refusal.ofInput("homes.problem.no-such-use", code);
+  }
+
+  private void decide(UUID clientId, FishUse use, long venue, long units, List<Input> from) {
+    if (makings.existsByClientId(clientId)) {
+      return;
+    }
+    houses.getVenue(venue);
+    MakingEntity making =
+        makings.saveAndFlush(
+            new MakingEntity(
+                clientId,
+                use.code(),
+                use.name(),
+                venue,
+                units,
+                current.get().id(),
+                clock.instant()));
+    from.forEach(
+        input ->
+            sources.save(
+                new MakingSourceEntity(
+                    making.id(),
+                    input.lot(),
+                    input.slot(),
+                    input.item().isEmpty() ? null : larder.numberOf(input.item()),
+                    input.mass())));
+    if (use.purpose() != Purpose.HOLD) {
+      from.forEach(input -> give(input, use, Optional.empty()));
+    }
+  }
+
+  /** The part's letter follows what is made of it, as long as its lot is open and it has none. */
+  private void give(Input input, FishUse use, Optional<Held> held) {
+    if (!input.item().isEmpty()) {
+      return;
+    }
+    LotSheet sheet = sheets.get(input.lot());
+    Optional<LotPart> part = sheet.find(input.slot());
+    if (sheet.lot().isFinished() || part.flatMap(LotPart::purpose).isPresent() || part.isEmpty()) {
+      return;
+    }
+    purposes.assign(
+        input.lot(),
+        input.slot(),
+        part.get().version(),
+        use.purpose(),
+        new Use(use.name(), value(use), held));
+  }
+
+  /** What a kilogram of the part is worth to the house when it becomes this. */
+  private Optional<UnitPrice> value(FishUse use) {
+    Mass piece = use.lightest().orElse(Mass.ofGrams(150));
+    Mass fish = Batch.forUnits(use, 1, piece).fish();
+    BigDecimal worth =
+        use.value().subtract(new Batch(use, fish, piece).additions(currency()).amount());
+    return worth.signum() > 0
+        ? Optional.of(new ExactMoney(worth, currency()).per(fish))
+        : Optional.empty();
+  }
+
+  private java.util.Currency currency() {
+    return houses.house().formats().currency();
+  }
+
+  /**
+   * What came out when something was made.
+   *
+   * @param units how many units
+   * @param mass what they weigh; empty to take what the recipe says
+   * @param useBy the last day; empty for as long as the use says
+   * @param spot where it lies
+   * @param served whether it goes out at once
+   */
+  public record Made(
+      int units,
+      Optional<Mass> mass,
+      Optional<LocalDate> useBy,
+      Shelved.Spot spot,
+      boolean served) {}
+
+  /**
+   * Writes down that something was made: it goes on a shelf with its trace, cost and allergens.
+   *
+   * @param id the number of the making
+   * @param made what came out
+   * @return the code of its label
+   * @throws Refusal if it was made or dropped already, or less of a part is there
+   */
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  public String made(long id, Made made) {
+    ToMake planned = open(id);
+    FishUse use = planned.use();
+    List<Input> there = there(planned);
+    LocalDate until = made.useBy().orElse(houses.today().plusDays(use.keeps()));
+    if (use.purpose() == Purpose.HOLD) {
+      Held held = new Held(until, made.spot().place(), made.spot().keeper());
+      there.forEach(input -> give(input, use, Optional.of(held)));
+    }
+    Mass fish = Mass.total(there.stream().map(Input::mass).toList());
+    Batch batch = new Batch(use, fish, fish);
+    PutAway away =
+        new PutAway(
+            use.name(),
+            Optional.of(use.code()),
+            made.mass().orElse(batch.out()),
+            made.units(),
+            batch.additions(currency()),
+            use.allergens(),
+            new Shelved.Traits(hasBones(use, there), mayBeRaw(use, there)),
+            Optional.of(until),
+            state(use),
+            made.spot());
+    String code = larder.make(derived("making:" + id), away, there);
+    end(id, larder.numberOf(code), "");
+    if (made.served()) {
+      larder.take(UUID.randomUUID(), code, Optional.empty(), Entry.Out.EATEN, "");
+    }
+    return code;
+  }
+
+  /**
+   * What was planned, as far as it is cut and still there: the hand makes it of what lies there.
+   */
+  private List<Input> there(ToMake planned) {
+    List<Input> there = new ArrayList<>();
+    for (Input input : planned.from()) {
+      left(input)
+          .filter(Mass::isPositive)
+          .map(left -> left.compareTo(input.mass()) < 0 ? left : input.mass())
+          .ifPresent(some -> there.add(new Input(input.lot(), input.slot(), input.item(), some)));
+    }
+    if (there.isEmpty()) {
+      throw Refusal.ofInput("homes.problem.nothing-cut", planned.use().name());
+    }
+    return there;
+  }
+
+  private Optional<Mass> left(Input input) {
+    return input.item().isEmpty()
+        ? sheets
+            .get(input.lot())
+            .find(input.slot())
+            .map(part -> part.mass().minus(part.part().shelf().in()))
+        : Optional.of(shelves.get(input.item()).mass());
+  }
+
+  private boolean mayBeRaw(FishUse use, List<Input> from) {
+    return use.raw()
+        && from.stream()
+            .map(input -> sheets.get(input.lot()).lot().rawGate(Optional.of(input.slot())))
+            .allMatch(gate -> gate.filter(RawGate::isOpen).isPresent());
+  }
+
+  private boolean hasBones(FishUse use, List<Input> from) {
+    return use.cautions().contains(Caution.BONES)
+        || use.measure() instanceof FishUse.Measure.Pieces
+            && from.stream().anyMatch(this::hasBones);
+  }
+
+  private boolean hasBones(Input input) {
+    LotSheet sheet = sheets.get(input.lot());
+    return sheet
+        .find(input.slot())
+        .filter(part -> LabelFacts.bones(part.kind(), sheet.lot().species()))
+        .isPresent();
+  }
+
+  private static Shelved.State state(FishUse use) {
+    if (use.work().equipment() == FishUse.Equipment.FREEZER) {
+      return Shelved.State.FROZEN;
+    }
+    return switch (use.work().equipment()) {
+      case KETTLE, SMOKER, DRYER -> Shelved.State.COOKED;
+      default -> Shelved.State.RAW;
+    };
+  }
+
+  /**
+   * Drops what was to be made; its parts are free again.
+   *
+   * @param id the number of the making
+   * @param reason why
+   * @throws Refusal if no reason was given, or it was made or dropped already
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void drop(long id, String reason) {
+    ToMake dropped = open(id);
+    end(id, null, PlainText.needed(reason, 160, "reason", FieldName.REASON));
+    dropped.from().forEach(input -> forget(input, dropped.use()));
+  }
+
+  /** A part whose letter followed what is not made any more waits again, with its letter. */
+  private void forget(Input input, FishUse use) {
+    if (!input.item().isEmpty()) {
+      return;
+    }
+    LotSheet sheet = sheets.get(input.lot());
+    sheet
+        .find(input.slot())
+        .filter(part -> !sheet.lot().isFinished() && part.becomes().equals(use.name()))
+        .ifPresent(
+            part ->
+                purposes.assign(
+                    input.lot(), input.slot(), part.version(), use.purpose(), Use.PLAIN));
+  }
+
+  private void end(long id, Long item, String reason) {
+    ends.saveAndFlush(new MakingEndEntity(id, item, reason, current.get().id(), clock.instant()));
+  }
+
+  private ToMake open(long id) {
+    makings.lockAll();
+    if (ends.existsById(id)) {
+      throw Refusal.ofStale("homes.problem.made-already");
+    }
+    return open.toMake().stream()
+        .filter(one -> one.id() == id)
+        .findFirst()
+        .orElseThrow(() -> Refusal.ofMissing("homes.problem.no-such-making"));
+  }
+}
