@@ -1,12 +1,10 @@
 package mosaicknife.app.homes;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -15,12 +13,9 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.weighing.LotSheets;
-import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.larder.Item;
-import mosaicknife.core.larder.Shelved.State;
-import mosaicknife.core.larder.Trace;
+import mosaicknife.core.larder.ShelfHand;
 import mosaicknife.core.lot.Lot;
-import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.Mass;
@@ -163,51 +158,25 @@ public class HandReader {
     return Stream.concat(cut, onShelves(promised.getOrDefault(SHELVES, Map.of()))).toList();
   }
 
-  /**
-   * Parts as they were cut that lie on shelves, of one lot each, raw or thawed and in their days.
-   */
+  /** Parts as they were cut that lie on shelves. */
   private Stream<OnHand> onShelves(Map<String, Mass> promised) {
     List<Item> items =
         shelves.onShelves().stream()
-            .filter(item -> item.shelved().use().isEmpty() && item.underWay().isEmpty())
-            .filter(item -> item.trace().grams().size() == 1)
-            .filter(item -> item.state() == State.RAW || item.state() == State.THAWED)
-            .filter(item -> item.daysLeft(houses.today()) >= 0)
+            .filter(item -> ShelfHand.mayWait(item, houses.today()))
             .toList();
-    List<Long> ids =
-        items.stream().flatMap(item -> item.trace().lots().stream()).distinct().toList();
+    List<Long> ids = items.stream().flatMap(item -> item.trace().lots().stream()).toList();
     Map<Long, Set<PreWork.Task>> done = works.done(ids);
     Map<Long, LotSheet> of =
-        sheets.of(ids.stream().map(lots::get).toList()).stream()
+        sheets.of(lots.all(ids)).stream()
             .collect(Collectors.toMap(sheet -> sheet.lot().id(), sheet -> sheet));
-    List<OnHand> parts = new ArrayList<>();
-    for (Item item : items) {
-      Trace.Source source = item.trace().grams().keySet().iterator().next();
-      String code = item.shelved().code();
-      Mass left = item.mass().minus(promised.getOrDefault(code, Mass.ZERO));
-      Optional<LotPart> part =
-          of.get(source.lot())
-              .find(source.slot())
-              .filter(cut -> !isMain(of.get(source.lot()), cut));
-      if (part.isPresent() && left.isPositive()) {
-        Set<PreWork.Task> tasks = done.getOrDefault(source.lot(), Set.of());
-        parts.add(
-            Hand.onHand(
-                    of.get(source.lot()),
-                    part.get(),
-                    left,
-                    item.spot().venue(),
-                    tasks,
-                    houses.today())
-                .shelved(
-                    source.lot() + ":" + source.slot() + ":" + code, item.state() == State.THAWED));
-      }
-    }
-    return parts.stream();
-  }
-
-  /** A main cut that is kept waits for its own plate. */
-  private static boolean isMain(LotSheet sheet, LotPart part) {
-    return sheet.usualPurpose(part).filter(Purpose.PLATE::equals).isPresent();
+    return items.stream()
+        .flatMap(
+            item -> {
+              long lot = item.trace().lots().iterator().next();
+              Mass gone = promised.getOrDefault(item.shelved().code(), Mass.ZERO);
+              return ShelfHand.of(
+                  item, of.get(lot), done.getOrDefault(lot, Set.of()), gone, houses.today())
+                  .stream();
+            });
   }
 }

@@ -34,7 +34,6 @@ import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.PlanQuestion;
 import mosaicknife.core.use.UsePlan;
-import mosaicknife.core.use.UsePlanner;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -49,10 +48,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
 class HomesController {
 
-  private static final double SECONDS = 4;
   private static final int MOST = 100_000;
 
   private final HomePlanner planner;
+  private final PlanDesk desk;
   private final MakingBook open;
   private final Makings makings;
   private final UseBook book;
@@ -65,6 +64,7 @@ class HomesController {
 
   HomesController(
       HomePlanner planner,
+      PlanDesk desk,
       MakingBook open,
       Makings makings,
       UseBook book,
@@ -75,6 +75,7 @@ class HomesController {
       FormReply reply,
       Words words) {
     this.planner = planner;
+    this.desk = desk;
     this.open = open;
     this.makings = makings;
     this.book = book;
@@ -120,7 +121,7 @@ class HomesController {
   String plan(Model model) {
     ExactMoney labour = houses.house().labourPerHour();
     PlanQuestion question = planner.question();
-    UsePlan plan = UsePlanner.plan(question, SECONDS);
+    UsePlan plan = desk.plan(question);
     model.addAttribute("plan", plan);
     model.addAttribute("seesCosts", current.may(Permission.SEE_COSTS));
     model.addAttribute("flow", FlowPicture.of(plan, venues(), labour, formats()));
@@ -139,8 +140,8 @@ class HomesController {
     if (decided.locks().isEmpty()) {
       return "";
     }
-    long with = UsePlanner.plan(decided, SECONDS).worth();
-    long without = UsePlanner.plan(decided.unlocked(), SECONDS).worth();
+    long with = desk.plan(decided).worth();
+    long without = desk.plan(decided.unlocked()).worth();
     return HomeView.price(without - with, labour, formats());
   }
 

@@ -95,7 +95,7 @@ public class MakingBook {
     List<Long> ids =
         open.stream().flatMap(one -> one.from().stream()).map(Input::lot).distinct().toList();
     Map<String, String> names = new HashMap<>();
-    for (LotSheet sheet : sheets.of(ids.stream().map(lots::get).toList())) {
+    for (LotSheet sheet : sheets.of(lots.all(ids))) {
       sheet
           .parts()
           .forEach(

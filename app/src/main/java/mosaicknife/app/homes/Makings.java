@@ -1,6 +1,5 @@
 package mosaicknife.app.homes;
 
-import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -30,13 +29,11 @@ import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.use.Batch;
 import mosaicknife.core.use.FishUse;
-import mosaicknife.core.use.FishUse.Caution;
+import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.Qualification;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -252,18 +249,7 @@ public class Makings {
         input.slot(),
         part.get().version(),
         use.purpose(),
-        new Use(use.name(), value(use), held));
-  }
-
-  /** What a kilogram of the part is worth to the house when it becomes this. */
-  private Optional<UnitPrice> value(FishUse use) {
-    Mass piece = use.lightest().orElse(Mass.ofGrams(150));
-    Mass fish = Batch.forUnits(use, 1, piece).fish();
-    BigDecimal worth =
-        use.value().subtract(new Batch(use, fish, piece).additions(currency()).amount());
-    return worth.signum() > 0
-        ? Optional.of(new ExactMoney(worth, currency()).per(fish))
-        : Optional.empty();
+        new Use(use.name(), Hand.value(use, currency()), held));
   }
 
   private java.util.Currency currency() {
@@ -314,9 +300,9 @@ public class Makings {
             made.units(),
             batch.additions(currency()),
             use.allergens(),
-            new Shelved.Traits(hasBones(use, there), mayBeRaw(use, there)),
+            new Shelved.Traits(LabelFacts.bones(use, kinds(there)), mayBeRaw(use, there)),
             Optional.of(until),
-            state(use),
+            LabelFacts.state(use),
             made.spot());
     String code = larder.make(derived("making:" + id), away, there);
     end(id, larder.numberOf(code), "");
@@ -359,28 +345,15 @@ public class Makings {
             .allMatch(gate -> gate.filter(RawGate::isOpen).isPresent());
   }
 
-  private boolean hasBones(FishUse use, List<Input> from) {
-    return use.cautions().contains(Caution.BONES)
-        || use.measure() instanceof FishUse.Measure.Pieces
-            && from.stream().anyMatch(this::hasBones);
-  }
-
-  private boolean hasBones(Input input) {
-    LotSheet sheet = sheets.get(input.lot());
-    return sheet
-        .find(input.slot())
-        .filter(part -> LabelFacts.bones(part.kind(), sheet.lot().species()))
-        .isPresent();
-  }
-
-  private static Shelved.State state(FishUse use) {
-    if (use.work().equipment() == FishUse.Equipment.FREEZER) {
-      return Shelved.State.FROZEN;
+  private List<OnHand.Kind> kinds(List<Input> from) {
+    List<OnHand.Kind> kinds = new ArrayList<>();
+    for (Input input : from) {
+      LotSheet sheet = sheets.get(input.lot());
+      sheet
+          .find(input.slot())
+          .ifPresent(part -> kinds.add(new OnHand.Kind(part.kind(), sheet.lot().species())));
     }
-    return switch (use.work().equipment()) {
-      case KETTLE, SMOKER, DRYER -> Shelved.State.COOKED;
-      default -> Shelved.State.RAW;
-    };
+    return kinds;
   }
 
   /**

@@ -171,8 +171,7 @@ public class LarderBook {
    * @return the money by lot
    */
   public Map<Long, LotMoney> money(Collection<Long> wanted) {
-    List<Lot> found = wanted.stream().distinct().map(lots::get).toList();
-    return moneyOf(sheets.of(found));
+    return moneyOf(sheets.of(lots.all(wanted)));
   }
 
   /**
@@ -260,10 +259,8 @@ public class LarderBook {
    * @return the lots by number
    */
   public Map<Long, Lot> lotsOf(Collection<Item> of) {
-    return of.stream()
-        .flatMap(item -> item.shelved().trace().lots().stream())
-        .distinct()
-        .map(lots::get)
-        .collect(Collectors.toMap(Lot::id, Function.identity()));
+    Set<Long> wanted = new TreeSet<>();
+    of.forEach(item -> wanted.addAll(item.shelved().trace().lots()));
+    return lots.all(wanted).stream().collect(Collectors.toMap(Lot::id, Function.identity()));
   }
 }

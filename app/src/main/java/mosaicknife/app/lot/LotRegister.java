@@ -155,6 +155,17 @@ public class LotRegister {
   }
 
   /**
+   * Returns some lots.
+   *
+   * @param ids their numbers
+   * @return the lots that there are, each once
+   */
+  @Transactional(readOnly = true)
+  public List<Lot> all(Collection<Long> ids) {
+    return toLots(lots.findAllByIdIn(ids));
+  }
+
+  /**
    * Returns open lots, the newest first.
    *
    * @param most how many at most

@@ -1,6 +1,7 @@
 package mosaicknife.app.lot;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -74,6 +75,8 @@ interface LotRepository extends Repository<LotEntity, Long> {
 
   @Query("select l.finishedAt is not null from LotEntity l where l.id = :id")
   Optional<Boolean> isFinished(long id);
+
+  List<LotEntity> findAllByIdIn(Collection<Long> ids);
 
   List<LotEntity> findAllByOrderLineIdIn(List<Long> lines);
 

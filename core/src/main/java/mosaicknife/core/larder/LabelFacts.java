@@ -1,10 +1,17 @@
 package mosaicknife.core.larder;
 
+import java.util.Collection;
 import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.larder.Shelved.State;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.FishUse.Caution;
+import mosaicknife.core.use.FishUse.Measure;
+import mosaicknife.core.use.OnHand;
 
-/** What a label says of a part as it was cut. */
+/** What a label says, on the safe side where nobody wrote it down. */
 public final class LabelFacts {
 
   private LabelFacts() {}
@@ -25,5 +32,34 @@ public final class LabelFacts {
                 || kind.is(PartKind.Trait.TRIM)
                 || species.eating().pinBonesTo() == 0);
     return !clean && !kind.is(PartKind.Trait.SKIN);
+  }
+
+  /**
+   * Returns whether bones are in what was made: where the use says so, and where pieces with bones
+   * went in that were neither minced nor strained.
+   *
+   * @param use what was made
+   * @param of what it was made of
+   * @return true unless there are surely none
+   */
+  public static boolean bones(FishUse use, Collection<OnHand.Kind> of) {
+    boolean whole = !(use.measure() instanceof Measure.Finished) && use.purpose() != Purpose.POT;
+    return use.cautions().contains(Caution.BONES)
+        || whole && of.stream().anyMatch(one -> bones(one.kind(), one.species()));
+  }
+
+  /**
+   * Returns what state something is in when it was made.
+   *
+   * @param use what was made
+   * @return frozen from the freezer, cooked from kettle, smoker and dryer, else raw: the rest is
+   *     cooked when it is served
+   */
+  public static State state(FishUse use) {
+    return switch (use.work().equipment()) {
+      case FREEZER -> State.FROZEN;
+      case KETTLE, SMOKER, DRYER -> State.COOKED;
+      default -> State.RAW;
+    };
   }
 }

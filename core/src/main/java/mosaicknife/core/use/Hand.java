@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import mosaicknife.core.lot.Part;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.use.FishUse.Measure;
 
@@ -205,6 +207,23 @@ public final class Hand {
         .movePointRight(minor + WORTH_DECIMALS)
         .setScale(0, RoundingMode.HALF_EVEN)
         .longValueExact();
+  }
+
+  /**
+   * Returns what a kilogram of a part is worth to the house when it becomes something: the unit's
+   * value less what goes in, over the fish in it. Work is paid apart.
+   *
+   * @param use what it becomes
+   * @param currency the currency of the house
+   * @return the price; empty if it is worth nothing
+   */
+  public static Optional<UnitPrice> value(FishUse use, Currency currency) {
+    Mass piece = use.lightest().orElse(USUAL_PIECE);
+    Mass fish = Batch.forUnits(use, 1, piece).fish();
+    ExactMoney worth =
+        new ExactMoney(use.value(), currency)
+            .minus(new Batch(use, fish, piece).additions(currency));
+    return worth.isPositive() ? Optional.of(worth.per(fish)) : Optional.empty();
   }
 
   /**
