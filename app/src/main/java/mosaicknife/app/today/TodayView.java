@@ -74,18 +74,33 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
         rows, decisions, inside.isPositive() ? formats.mass(inside) : "", portions);
   }
 
-  /** What lapses, arrives or is to be thawed; beyond a few the larder shows them all. */
+  /** What lapses, arrives or is to be thawed; the larder shows what does not fit, and is named. */
   private static Stream<Pressing> due(List<Item> shelves, LocalDate today, Formats formats) {
-    return shelves.stream()
-        .flatMap(item -> item.due(today).stream().map(due -> Map.entry(item, due)))
-        .limit(MOST_DUE)
-        .map(
-            one ->
+    List<Map.Entry<Item, Finding>> all =
+        shelves.stream()
+            .flatMap(item -> item.due(today).stream().map(due -> Map.entry(item, due)))
+            .toList();
+    Stream<Pressing> first =
+        all.stream()
+            .limit(MOST_DUE)
+            .map(
+                one ->
+                    new Pressing(
+                        one.getValue().what().name(),
+                        formats.say(one.getValue()),
+                        "/larder/" + one.getKey().shelved().code(),
+                        formats.say("today.said.look")));
+    int more = all.size() - MOST_DUE;
+    return more <= 0
+        ? first
+        : Stream.concat(
+            first,
+            Stream.of(
                 new Pressing(
-                    one.getValue().what().name(),
-                    formats.say(one.getValue()),
-                    "/larder/" + one.getKey().shelved().code(),
-                    formats.say("today.said.look")));
+                    "MORE",
+                    formats.say("today.said.more-shelves", more),
+                    "/larder",
+                    formats.say("today.said.look"))));
   }
 
   private static Row row(LotSheet sheet, Formats formats) {

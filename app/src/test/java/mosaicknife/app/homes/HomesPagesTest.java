@@ -267,16 +267,19 @@ public class HomesPagesTest extends WithPages {
     assertTrue(save("new", "loss", "120").contains("alert-danger"));
     String kept = save("new", "name", "<b>");
     assertTrue(kept.contains("is saved") && !kept.contains("<b>is"), "it is escaped");
-    assertTrue(save("clear-stock", "each", "480 g").contains("is saved"));
-    FishUse stock = book.get("clear-stock");
+    assertTrue(save("brown-bone-sauce", "each", "480 g").contains("is saved"));
+    FishUse stock = book.get("brown-bone-sauce");
     assertEquals(stock.gramsOfPart(Mass.ofGrams(1)).toDouble(), 480.0);
     assertEquals(UseCatalogue.read(UseCatalogue.write(stock)), stock);
-    assertFalse(page("tobiah", "/uses/book/clear-stock").contains("/uses/book/clear-stock/retire"));
-    people.as("adaeze", () -> book.retire("clear-stock"));
-    assertFalse(book.uses().containsKey("clear-stock"));
-    assertTrue(page("ines", "/uses/book/clear-stock").contains("480 g"), "it can still be read");
-    save("clear-stock", "each", "520 g");
-    assertTrue(book.uses().containsKey("clear-stock"), "and comes back");
+    assertFalse(
+        page("tobiah", "/uses/book/brown-bone-sauce")
+            .contains("/uses/book/brown-bone-sauce/retire"));
+    people.as("adaeze", () -> book.retire("brown-bone-sauce"));
+    assertFalse(book.uses().containsKey("brown-bone-sauce"));
+    assertTrue(
+        page("ines", "/uses/book/brown-bone-sauce").contains("480 g"), "it can still be read");
+    save("brown-bone-sauce", "each", "520 g");
+    assertTrue(book.uses().containsKey("brown-bone-sauce"), "and comes back");
   }
 
   @Test

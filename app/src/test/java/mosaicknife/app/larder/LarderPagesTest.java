@@ -281,12 +281,14 @@ public class LarderPagesTest extends WithPages {
     String code = shelved("head", "");
     assertTrue(move(code, counter, "", "").contains("under way until somebody there says"));
     assertTrue(take(code, "", "EATEN", "").contains("It has to arrive there first"));
-    assertTrue(page("ines", "/").contains("was sent and nobody has received it yet"));
+    assertTrue(page("ines", "/larder/" + code).contains("nobody has received it yet"));
     assertTrue(move(code, counter, "low fridge", "690 g").contains("Lies at low fridge now."));
     Item item = book.get(code);
     assertEquals(item.mass(), Mass.ofGrams(690));
     assertEquals(item.spot().venue(), counter);
-    assertTrue(page("ines", "/larder/" + code).contains("missing on arrival, Low Tide Counter"));
+    String where =
+        org.springframework.web.util.HtmlUtils.htmlEscape(houses.getVenue(counter).name());
+    assertTrue(page("ines", "/larder/" + code).contains("missing on arrival, " + where));
     assertTrue(item.underWay().isEmpty());
   }
 
@@ -340,6 +342,16 @@ public class LarderPagesTest extends WithPages {
             .getResponse()
             .getContentAsByteArray();
     assertEquals(new String(pdf, 0, 5, java.nio.charset.StandardCharsets.US_ASCII), "%PDF-");
+  }
+
+  @Test
+  public void todayNamesWhatLapsesAndHidesNothing() throws Exception {
+    for (int i = 0; i < 7; i++) {
+      put("head", "20 g", today.toString(), "last day " + i);
+    }
+    String shown = page("ines", "/");
+    assertTrue(shown.contains("today is its last day"), shown);
+    assertTrue(shown.contains("more things on shelves ask for a look"), shown);
   }
 
   private String count(String code, String amount, String how) throws Exception {
