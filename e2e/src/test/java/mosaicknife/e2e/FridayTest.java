@@ -116,10 +116,8 @@ public class FridayTest extends InBrowser {
   }
 
   private static void claim(Page dock) {
-    for (String sign : List.of("EYES", "GILLS", "SKIN", "FLESH", "BELLY", "SMELL")) {
-      dock.locator("input[name=sign-" + sign + "]")
-          .first()
-          .check(new Locator.CheckOptions().setForce(true));
+    for (Locator sign : dock.locator("#inspect .sign-row").all()) {
+      sign.locator("label.pick").first().click();
     }
     assertThat(dock.locator(".dial-days")).containsText("days left on ice");
     assertThat(dock.locator("#verdict")).containsText("The signs say: raw");

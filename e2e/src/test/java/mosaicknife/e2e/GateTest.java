@@ -27,14 +27,13 @@ public class GateTest extends InBrowser {
 
   private void inspectAsPerfect(Page page, long lot) {
     page.navigate(address("/dock/" + lot + "#inspect"));
-    for (Locator best : page.locator("#inspect input[type=radio][value='0']").all()) {
-      best.check(new Locator.CheckOptions().setForce(true));
+    for (Locator sign : page.locator("#inspect .sign-row").all()) {
+      sign.locator("label.pick").first().click();
     }
   }
 
   private void decide(Page page, String fitness, String reason) {
-    page.locator("#inspect input[name=decision][value=" + fitness + "]")
-        .check(new Locator.CheckOptions().setForce(true));
+    page.locator("#inspect label.pick:has([name=decision][value=" + fitness + "])").click();
     if (!reason.isEmpty()) {
       page.fill("#inspect [name=reason]", reason);
     }
@@ -125,7 +124,7 @@ public class GateTest extends InBrowser {
     List<Route> late = new ArrayList<>();
     page.route("**/judge", late::add);
     page.waitForRequest("**/judge", () -> inspectAsPerfect(page, lot));
-    page.check("#inspect [value=POT]", new Page.CheckOptions().setForce(true));
+    page.click("#inspect label.pick:has([value=POT])");
     page.fill("#why", "the chef wants it for stock");
     page.unroute("**/judge");
     late.forEach(Route::resume);

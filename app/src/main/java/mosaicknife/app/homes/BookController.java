@@ -17,6 +17,7 @@ import mosaicknife.core.use.FishUse.Caution;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.FishUse.Need;
 import mosaicknife.core.use.FishUse.Unit;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -62,6 +63,7 @@ class BookController {
     return "homes/book";
   }
 
+  @PreAuthorize("hasAuthority('SEE_COSTS')")
   @GetMapping("/uses/book/{code:[a-z0-9-]{1,60}}")
   String one(@PathVariable String code, Model model) {
     FishUse use = code.equals("new") ? book.uses().values().iterator().next() : book.get(code);

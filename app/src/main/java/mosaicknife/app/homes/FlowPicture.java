@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -42,7 +43,7 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
   record Ribbon(String path, String style, String title) {}
 
   static FlowPicture of(
-      UsePlan plan, Map<Long, String> venues, ExactMoney labour, Formats formats) {
+      UsePlan plan, Map<Long, String> venues, Optional<ExactMoney> labour, Formats formats) {
     Map<OnHand, Mass> parts = new LinkedHashMap<>();
     for (Making making : plan.makings()) {
       making.from().forEach(grams -> parts.merge(grams.part(), grams.mass(), Mass::plus));
@@ -114,16 +115,21 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
     return new FlowPicture(WIDTH, height, left, right, ribbons);
   }
 
-  private static String line(Making making, ExactMoney labour, Formats formats) {
+  /** Grams, money for who may see it, and minutes. */
+  private static String line(Making making, Optional<ExactMoney> labour, Formats formats) {
     Mass mass = making.mass();
     int minutes =
         new Batch(making.wanted().use(), mass, mass.isPositive() ? mass : Mass.ofGrams(1))
             .minutes();
-    return formats.say(
-        "homes.said.making-line",
-        mass,
-        Hand.money(making.wanted().worth() * making.units(), labour),
-        minutes);
+    return labour
+        .map(
+            like ->
+                formats.say(
+                    "homes.said.making-line",
+                    mass,
+                    Hand.money(making.wanted().worth() * making.units(), like),
+                    minutes))
+        .orElseGet(() -> formats.say("homes.said.making-line-without", mass, minutes));
   }
 
   private static double height(Mass mass, double scale) {

@@ -123,26 +123,33 @@ class HomesController {
     PlanQuestion question = planner.question();
     UsePlan plan = desk.plan(question);
     model.addAttribute("plan", plan);
-    model.addAttribute("seesCosts", current.may(Permission.SEE_COSTS));
-    model.addAttribute("flow", FlowPicture.of(plan, venues(), labour, formats()));
+    boolean money = current.may(Permission.SEE_COSTS);
+    model.addAttribute("seesCosts", money);
+    model.addAttribute(
+        "flow",
+        FlowPicture.of(plan, venues(), money ? Optional.of(labour) : Optional.empty(), formats()));
     model.addAttribute("worth", formats().money(Hand.money(plan.worth(), labour)));
     model.addAttribute("gap", HomeView.price(plan.bound() - plan.worth(), labour, formats()));
-    model.addAttribute("price", price(labour));
+    model.addAttribute("anyDecided", !open.toMake().isEmpty());
     model.addAttribute("sent", plan.makings().stream().map(HomeView::sent).toList());
     model.addAttribute("anyWanted", !question.wanted().isEmpty());
     model.addAttribute("newId", UUID.randomUUID());
     return "homes/plan :: plan";
   }
 
-  /** What is decided already costs against the best plan. */
-  private String price(ExactMoney labour) {
+  /** What is decided already costs against the best plan; it takes two plans more, so one asks. */
+  @GetMapping("/uses/price")
+  String price(Model model) {
+    ExactMoney labour = houses.house().labourPerHour();
     PlanQuestion decided = planner.decided();
-    if (decided.locks().isEmpty()) {
-      return "";
-    }
-    long with = desk.plan(decided).worth();
-    long without = desk.plan(decided.unlocked()).worth();
-    return HomeView.price(without - with, labour, formats());
+    long lost = desk.plan(decided.unlocked()).worth() - desk.plan(decided).worth();
+    boolean shown = lost > 0 && current.may(Permission.SEE_COSTS);
+    model.addAttribute(
+        "price",
+        shown
+            ? words.say("homes.said.decided-costs", HomeView.price(lost, labour, formats()))
+            : words.say("homes.said.decided-costs-nothing"));
+    return "homes/plan :: price";
   }
 
   @PostMapping("/uses/accept")

@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
 @Component
 class PlanDesk {
 
-  private static final double SECONDS = 4;
+  private static final double SECONDS = 2;
   private static final int REMEMBERED = 8;
 
   private final Map<PlanQuestion, UsePlan> plans =

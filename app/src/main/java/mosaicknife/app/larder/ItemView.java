@@ -12,6 +12,7 @@ import mosaicknife.core.larder.Item;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.RawGate;
 
 /**
  * One item in words.
@@ -90,13 +91,25 @@ record ItemView(
                 .map(one -> formats.say("Allergen." + one.name()))
                 .toList()),
         item.shelved().traits().bones(),
-        item.shelved().traits().raw(),
+        mayBeRaw(item, lots),
         cost.filter(ExactMoney::isPositive).map(formats::money).orElse(""),
         cost.filter(money -> !item.isGone() && money.isPositive())
             .map(money -> formats.price(money.per(item.mass())))
             .orElse(""),
         happened(item, venues, formats),
         forecast(item, lots, today, formats));
+  }
+
+  /**
+   * A part as it was cut may be raw as soon as its gate is open; what was made stays as labelled.
+   */
+  private static boolean mayBeRaw(Item item, Map<Long, Lot> lots) {
+    boolean part = item.shelved().use().isEmpty() && item.shelved().trace().grams().size() == 1;
+    return part
+        ? item.shelved().trace().grams().keySet().stream()
+            .map(source -> lots.get(source.lot()).rawGate(Optional.of(source.slot())))
+            .allMatch(gate -> gate.filter(RawGate::isOpen).isPresent())
+        : item.shelved().traits().raw();
   }
 
   private static String until(Item item, LocalDate today, Formats formats) {

@@ -100,11 +100,8 @@ public class LarderBook {
 
   /** The same, while nobody else changes it. */
   Kept locked(String code) {
-    return fold(List.of(
-            items
-                .findLocked(code)
-                .orElseThrow(() -> Refusal.ofMissing("larder.problem.no-such-label", code))))
-        .get(0);
+    items.lock(code);
+    return kept(code);
   }
 
   private List<Kept> fold(List<LarderItemEntity> found) {

@@ -44,6 +44,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class LarderController {
 
   private static final int MOST_UNITS = 100_000;
+  private static final int MOST_HOURS = 10_000;
 
   private final LarderBook book;
   private final LarderKeeper keeper;
@@ -243,6 +244,30 @@ class LarderController {
                   .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
           keeper.turn(ClientIds.of(id), code, to);
           return words.say("larder.said.turned-now", to.name());
+        });
+  }
+
+  /** How it was frozen: the record that may open the raw gate of its part. */
+  @PostMapping("/larder/{code}/frozen")
+  String froze(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String core,
+      @RequestParam(defaultValue = "") String hours,
+      @RequestParam(defaultValue = "") String thickness,
+      RedirectAttributes later) {
+    return change(
+        code,
+        Map.of("core", core, "hours", hours, "thickness", thickness),
+        later,
+        () -> {
+          keeper.froze(
+              ClientIds.of(id),
+              code,
+              Temperature.parse(core),
+              Typed.count(hours, 1, MOST_HOURS, "hours"),
+              thickness.isBlank() ? Optional.empty() : Optional.of(Length.parse(thickness)));
+          return words.say("larder.said.frozen-record");
         });
   }
 

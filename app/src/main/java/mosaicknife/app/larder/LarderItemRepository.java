@@ -1,11 +1,9 @@
 package mosaicknife.app.larder;
 
-import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -22,9 +20,8 @@ interface LarderItemRepository extends Repository<LarderItemEntity, Long> {
   List<LarderItemEntity> findAllByIdInOrderById(Collection<Long> ids);
 
   /** Two tablets that take from one item come one after the other. */
-  @Lock(LockModeType.PESSIMISTIC_WRITE)
-  @Query("select i from LarderItemEntity i where i.code = :code")
-  Optional<LarderItemEntity> findLocked(String code);
+  @Query(value = "select id from larder_item where code = :code for update", nativeQuery = true)
+  Optional<Long> lock(String code);
 
   /** Items of which grams are left, those that lapse first first. */
   @Query(

@@ -17,6 +17,7 @@ import mosaicknife.app.larder.LarderSourceEntity.Direction;
 import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotClosed;
+import mosaicknife.app.lot.RawGateKeeper;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -33,7 +34,9 @@ import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.safety.Limit;
 import mosaicknife.core.safety.RawGate;
@@ -60,6 +63,7 @@ public class LarderKeeper {
   private final LarderBook book;
   private final LotSheets sheets;
   private final ColdChainKeeper limits;
+  private final RawGateKeeper gates;
   private final HouseSettings houses;
   private final PeopleRegister people;
   private final CurrentPerson current;
@@ -74,6 +78,7 @@ public class LarderKeeper {
       LarderBook book,
       LotSheets sheets,
       ColdChainKeeper limits,
+      RawGateKeeper gates,
       HouseSettings houses,
       PeopleRegister people,
       CurrentPerson current,
@@ -85,6 +90,7 @@ public class LarderKeeper {
     this.book = book;
     this.sheets = sheets;
     this.limits = limits;
+    this.gates = gates;
     this.houses = houses;
     this.people = people;
     this.current = current;
@@ -526,6 +532,27 @@ public class LarderKeeper {
           LocalDate useBy = today.plusDays(limits.limits().value(keeps));
           return new Entry.Turned(state, useBy, clock.instant());
         });
+  }
+
+  /**
+   * Writes down how an item was frozen; it opens the raw gate of its part, if the rules of the
+   * house say so.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param core the temperature of the core that was held
+   * @param hours how long
+   * @param thickness how thick it was, if it was measured
+   * @throws Refusal if the item is not frozen, or only some of its part
+   */
+  @PreAuthorize("hasAuthority('RECEIVE')")
+  public void froze(
+      UUID clientId, String code, Temperature core, int hours, Optional<Length> thickness) {
+    Item item = book.locked(code).item();
+    Trace.Source source = item.shelved().trace().grams().keySet().iterator().next();
+    LotPart part = part(sheets.get(source.lot()), source.slot());
+    Refusal.ifFound(LarderRules.recording(item, part.mass()));
+    gates.froze(source.lot(), clientId, Optional.of(source.slot()), core, hours, thickness, "");
   }
 
   /** What happens to an item. */

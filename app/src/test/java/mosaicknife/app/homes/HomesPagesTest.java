@@ -134,6 +134,31 @@ public class HomesPagesTest extends WithPages {
   }
 
   @Test
+  public void whatLiesOnAShelfIsMadeFromThere() throws Exception {
+    long lot = hake("frame", "1.200");
+    String put =
+        follow(
+            "tobiah",
+            "/larder/put/" + lot + "/frame",
+            "venue",
+            "" + lantern(),
+            "place",
+            "walk-in",
+            "until",
+            houses.today().toString(),
+            "by",
+            "" + people.idOf("tobiah"));
+    Matcher label = Pattern.compile("Its label is ([0-9A-Z]{5})\\.").matcher(put);
+    assertTrue(label.find(), put);
+    String code = label.group(1);
+    assertTrue(decide(lot, "frame:" + code, "quick-fumet", "700 g").contains("Decided."));
+    assertTrue(page("ines", "/uses").contains("label " + code));
+    made(ofLot(lot).get(0).id(), "1", "", "pot corner");
+    assertEquals(larder.get(code).mass(), Mass.ofGrams(500), "700 g were made of it");
+    assertTrue(page("ines", "/uses/price").contains("cost"), "and what is decided has its price");
+  }
+
+  @Test
   public void unitsWantedSayHowMuchFishTheyTake() throws Exception {
     long lot = hake("belly", "0.900");
     String[] form = {
@@ -264,6 +289,7 @@ public class HomesPagesTest extends WithPages {
     assertTrue(save("new", "kinds", "Gills").contains("Gills have no use"));
     assertTrue(save("new", "kinds", "wheels").contains("no kind of part called wheels"));
     assertTrue(save("new", "name", "a; b").contains("no comma, semicolon or slash"));
+    assertTrue(save("new", "fat", "80").contains("alert-danger"), "no fat is as fat");
     assertTrue(save("new", "loss", "120").contains("alert-danger"));
     String kept = save("new", "name", "<b>");
     assertTrue(kept.contains("is saved") && !kept.contains("<b>is"), "it is escaped");
@@ -271,9 +297,7 @@ public class HomesPagesTest extends WithPages {
     FishUse stock = book.get("brown-bone-sauce");
     assertEquals(stock.gramsOfPart(Mass.ofGrams(1)).toDouble(), 480.0);
     assertEquals(UseCatalogue.read(UseCatalogue.write(stock)), stock);
-    assertFalse(
-        page("tobiah", "/uses/book/brown-bone-sauce")
-            .contains("/uses/book/brown-bone-sauce/retire"));
+    assertFalse(page("tobiah", "/uses/book").contains("/uses/book/brown-bone-sauce"));
     people.as("adaeze", () -> book.retire("brown-bone-sauce"));
     assertFalse(book.uses().containsKey("brown-bone-sauce"));
     assertTrue(
@@ -297,6 +321,15 @@ public class HomesPagesTest extends WithPages {
   public void onlyWhoDecidesOpensThePage() throws Exception {
     assertEquals(send("maren", "/uses/accept").getStatus(), 403);
     assertFalse(page("maren", "/").contains("href=\"/uses\""));
+    hake("frame", "1.100");
+    assertFalse(page("tobiah", "/uses/plan").contains("€"), "the butcher sees no money");
+    assertTrue(page("ines", "/uses/plan").contains("€"));
+    for (String who : List.of("tobiah", "maren")) {
+      for (String address : List.of("/larder", "/uses/went", "/larder/count", "/uses/book")) {
+        assertFalse(page(who, address).contains("€"), who + " on " + address);
+      }
+    }
+    assertFalse(page("tobiah", "/uses/book/patties").contains("2.10"));
   }
 
   @Test

@@ -272,6 +272,29 @@ public class LarderPagesTest extends WithPages {
     assertEquals(book.get(code).state(), Shelved.State.THAWED);
   }
 
+  private String frozen(String code, String core, String hours) throws Exception {
+    return follow(
+        "tobiah", "/larder/" + code + "/frozen", "core", core, "hours", hours, "thickness", "3 cm");
+  }
+
+  @Test
+  public void aFreezingRecordIsOfAWholePartThatIsFrozen() throws Exception {
+    String whole = shelved("fillet-left", "");
+    assertTrue(frozen(whole, "-21", "24").contains("It is not frozen"));
+    turn(whole, "FROZEN");
+    assertTrue(frozen(whole, "-4", "24").contains("alert-danger"), "no freezer");
+    assertTrue(frozen(whole, "-21", "0").contains("alert-danger"));
+    assertTrue(frozen(whole, "-21", "24").contains("The record is saved with its lot."));
+    assertEquals(lots.get(lot).papers().records().size(), 1);
+    assertEquals(lots.get(lot).papers().records().get(0).part(), Optional.of("fillet-left"));
+    assertEquals(
+        lots.get(lot).rawGate(Optional.of("fillet-left")), Optional.empty(), "uninspected");
+    String some = shelved("fillet-right", "400 g");
+    turn(some, "FROZEN");
+    assertTrue(frozen(some, "-21", "24").contains("Only some of the part lies in it"));
+    assertEquals(lots.get(lot).papers().records().size(), 1);
+  }
+
   private String turn(String code, String state) throws Exception {
     return follow("tobiah", "/larder/" + code + "/turn", "state", state);
   }

@@ -53,6 +53,8 @@ public final class LarderRules {
     NOT_SENT,
     /** It lies there already. */
     THERE_ALREADY,
+    /** Only some of its part lies in it, so that no record of it opens a gate. */
+    NOT_THE_WHOLE_PART,
     /** Less is there than there should be, and nobody said why: how much less. */
     SOME_NOT_THERE,
     /** Its last day is over: it is composted or thrown, or somebody decides a new day. */
@@ -201,6 +203,29 @@ public final class LarderRules {
     return item.shelved().state() == State.THAWED
         || item.entries().stream()
             .anyMatch(e -> e instanceof Entry.Turned turned && turned.state() == State.THAWED);
+  }
+
+  /**
+   * Looks whether a freezing record of an item may open the raw gate of its part: only if all of
+   * the part lies in it, and it is frozen. A record of some of a part would open the rest of it
+   * too.
+   *
+   * @param item the item
+   * @param part what the whole part weighed
+   * @return why not, or nothing
+   */
+  public static Optional<Finding> recording(Item item, Mass part) {
+    if (item.isGone()) {
+      return found(Problem.GONE, "");
+    }
+    if (item.state() != State.FROZEN) {
+      return found(Problem.NOT_FROZEN, "");
+    }
+    boolean whole =
+        item.shelved().use().isEmpty()
+            && item.shelved().trace().grams().size() == 1
+            && item.shelved().trace().mass().compareTo(part) >= 0;
+    return whole ? Optional.empty() : found(Problem.NOT_THE_WHOLE_PART, "");
   }
 
   /**
