@@ -89,6 +89,21 @@ document.querySelector('form[action$="/sign-out"]')?.addEventListener("submit", 
     .forEach((key) => localStorage.removeItem(key));
 });
 
+// what was chosen in a list stays chosen when the list comes anew
+let chosen = [];
+document.addEventListener("htmx:beforeSwap", (event) => {
+  const checked = event.detail.target.querySelectorAll("input[type=radio]:checked");
+  chosen = [...checked].map((input) => ({ name: input.name, value: input.value }));
+});
+document.addEventListener("htmx:afterSwap", () => {
+  for (const one of chosen) {
+    const same = [...document.getElementsByName(one.name)].filter((input) => input.type === "radio");
+    const again = same.find((input) => input.value === one.value);
+    if (again && !same.some((input) => input.checked)) again.checked = true;
+  }
+  chosen = [];
+});
+
 // what the signs propose is chosen beforehand, until a hand has chosen; the verdict may come after the hand
 document.addEventListener("change", (event) => {
   if (event.target.name === "decision") event.target.form.dataset.decided = "";

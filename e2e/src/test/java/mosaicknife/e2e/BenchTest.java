@@ -94,6 +94,7 @@ public class BenchTest extends InBrowser {
     int lot = receive("plaice", "1.224");
     Page page = bench("tobiah", lot);
     page.click(".tally a:has-text('Gills')");
+    assertThat(page.locator(".next-part b")).hasText("Gills");
     page.fill("#typed", "0.24 kg");
     assertThat(page.locator("#typed-echo .question")).containsText("Is the point right?");
     page.click("#take-typed");

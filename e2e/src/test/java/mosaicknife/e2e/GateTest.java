@@ -112,6 +112,8 @@ public class GateTest extends InBrowser {
     page.fill("#warm-why", "left beside the oven");
     page.click("#cold button:has-text('Add it')");
     assertThat(page.locator(".warm-sum")).containsText("115 of 120 minutes");
+    page.waitForLoadState();
+    assertThat(page.locator("#warm-minutes")).hasValue("");
     page.fill("#warm-minutes", "6");
     page.click("#cold button:has-text('Add it')");
     assertThat(page.locator("#held")).containsText("121 minutes in all");
@@ -133,6 +135,22 @@ public class GateTest extends InBrowser {
     assertThat(page.locator("#why")).hasValue("the chef wants it for stock");
     page.click("#inspect button.btn-primary");
     assertThat(page.locator("#inspect")).containsText("Decided: pot");
+  }
+
+  @Test
+  public void aListOfFishThatComesLateLeavesTheFishThatWasChosen() {
+    Page page = signedIn("tobiah");
+    page.navigate(address("/dock/receive"));
+    List<Route> late = new ArrayList<>();
+    page.route("**/dock/receive/fish*", late::add);
+    page.waitForRequest(
+        "**/dock/receive/fish*", () -> page.locator(".find").pressSequentially("hak"));
+    page.click("#fish-list label.pick:has(input[value=hake])");
+    page.unroute("**/dock/receive/fish*");
+    page.evaluate("() => document.getElementById('fish-list').setAttribute('data-before', '')");
+    late.forEach(Route::resume);
+    assertThat(page.locator("#fish-list[data-before]")).hasCount(0);
+    assertThat(page.locator("#fish-list input[value=hake]")).isChecked();
   }
 
   private static final List<String> REFUSED =

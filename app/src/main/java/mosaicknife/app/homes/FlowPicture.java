@@ -99,8 +99,11 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
               y,
               height,
               "left",
-              formats.say("homes.said.left", rest.mass(), formats.say(rest.why())),
-              formats.say("homes.said.next", formats.say("UsePlan.Next." + rest.next().name()))));
+              formats.say("homes.said.left", HomeView.name(rest.part(), formats), rest.mass()),
+              formats.say(
+                  "homes.said.next",
+                  formats.say(rest.why()),
+                  formats.say("UsePlan.Next." + rest.next().name()))));
       double thick = rest.mass().inGrams().doubleValue() * scale;
       ribbons.add(
           ribbon(
