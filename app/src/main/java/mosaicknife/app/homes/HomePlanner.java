@@ -1,7 +1,5 @@
 package mosaicknife.app.homes;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -100,15 +98,11 @@ public class HomePlanner {
   /** What is to be made already takes its hands and its room. */
   private static void takeRoom(ToMake one, Map<Long, Long> hands, Map<Place, Long> equipment) {
     FishUse.Work work = one.use().work();
-    long minutes = work.start() + rounded(work.each(), one.units());
-    long load = rounded(work.load(), one.units());
+    int minutes = work.minutes(one.units());
+    int load = work.room(one.units());
     hands.computeIfPresent(one.venue(), (venue, left) -> Math.max(0, left - minutes));
     equipment.computeIfPresent(
         new Place(one.venue(), work.equipment()), (place, left) -> Math.max(0, left - load));
-  }
-
-  private static long rounded(BigDecimal each, int units) {
-    return each.multiply(BigDecimal.valueOf(units)).setScale(0, RoundingMode.CEILING).longValue();
   }
 
   private static long decidedUnits(List<ToMake> decided, FishUse use, long venue) {

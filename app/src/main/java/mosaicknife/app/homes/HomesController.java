@@ -8,14 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.homes.Makings.Choice;
 import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.house.Named;
 import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.FormReply;
@@ -91,10 +89,6 @@ class HomesController {
     return houses.house().formats();
   }
 
-  private Map<Long, String> venues() {
-    return houses.venues().stream().collect(Collectors.toMap(Named::id, Named::name));
-  }
-
   @GetMapping("/uses")
   String uses(Model model) {
     PlanQuestion question = planner.question();
@@ -102,7 +96,8 @@ class HomesController {
     Map<Long, UseBook.Room> rooms = book.rooms();
     List<ToMake> toMake = open.toMake();
     model.addAttribute(
-        "makes", HomeView.makes(toMake, open.names(toMake), venues(), houses.today(), formats()));
+        "makes",
+        HomeView.makes(toMake, open.names(toMake), houses.venueNames(), houses.today(), formats()));
     model.addAttribute(
         "parts", HomeView.parts(question.parts(), List.copyOf(book.uses().values()), formats()));
     model.addAttribute("wants", HomeView.wants(fitting, houses.venues(), rooms));
@@ -127,7 +122,8 @@ class HomesController {
     model.addAttribute("seesCosts", money);
     model.addAttribute(
         "flow",
-        FlowPicture.of(plan, venues(), money ? Optional.of(labour) : Optional.empty(), formats()));
+        FlowPicture.of(
+            plan, houses.venueNames(), money ? Optional.of(labour) : Optional.empty(), formats()));
     model.addAttribute("worth", formats().money(Hand.money(plan.worth(), labour)));
     model.addAttribute("gap", HomeView.price(plan.bound() - plan.worth(), labour, formats()));
     model.addAttribute("anyDecided", !open.toMake().isEmpty());

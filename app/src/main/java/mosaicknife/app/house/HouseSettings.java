@@ -167,6 +167,16 @@ public class HouseSettings {
   }
 
   /**
+   * Returns the names of the venues.
+   *
+   * @return the names by number
+   */
+  @Transactional(readOnly = true)
+  public java.util.Map<Long, String> venueNames() {
+    return venues().stream().collect(java.util.stream.Collectors.toMap(Named::id, Named::name));
+  }
+
+  /**
    * Returns a venue by its name.
    *
    * @param name the name, as a lot has it

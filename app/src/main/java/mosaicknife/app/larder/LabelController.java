@@ -4,12 +4,10 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.device.LabelPrinter;
 import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SquareCode;
@@ -58,8 +56,7 @@ class LabelController {
   private Map<String, Object> model(List<Item> items) {
     House house = houses.house();
     Map<Long, mosaicknife.core.lot.Lot> lots = book.lotsOf(items);
-    Map<Long, String> venues =
-        houses.venues().stream().collect(Collectors.toMap(Named::id, Named::name));
+    Map<Long, String> venues = houses.venueNames();
     Map<Long, String> names = people.names();
     List<Label> labels =
         items.stream()

@@ -9,7 +9,6 @@ import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Change;
@@ -75,10 +74,6 @@ class LarderController {
     return houses.house().formats();
   }
 
-  private Map<Long, String> venues() {
-    return houses.venues().stream().collect(Collectors.toMap(Named::id, Named::name));
-  }
-
   private Optional<Map<String, ExactMoney>> costs(List<Item> items) {
     return current.may(Permission.SEE_COSTS) ? Optional.of(book.costs(items)) : Optional.empty();
   }
@@ -87,14 +82,15 @@ class LarderController {
   String shelves(Model model) {
     List<Item> items = book.onShelves();
     Optional<Map<String, ExactMoney>> costs = costs(items);
-    model.addAttribute("shelf", ShelfView.of(items, venues(), costs, houses.today(), formats()));
+    model.addAttribute(
+        "shelf", ShelfView.of(items, houses.venueNames(), costs, houses.today(), formats()));
     model.addAttribute("items", views(items, costs));
     return "larder/larder";
   }
 
   private List<ItemView> views(List<Item> items, Optional<Map<String, ExactMoney>> costs) {
     Map<Long, mosaicknife.core.lot.Lot> lots = book.lotsOf(items);
-    Map<Long, String> venues = venues();
+    Map<Long, String> venues = houses.venueNames();
     Map<Long, String> names = people.names();
     return items.stream()
         .map(
@@ -387,13 +383,6 @@ class LarderController {
   private String change(
       String code, Map<String, String> typed, RedirectAttributes later, Change work) {
     return reply.after(
-        new Form("/larder/" + code, "typed", typed),
-        later,
-        () ->
-            SentTwice.survive(
-                () -> {
-                  String said = work.done();
-                  return said;
-                }));
+        new Form("/larder/" + code, "typed", typed), later, () -> SentTwice.survive(work::done));
   }
 }

@@ -155,7 +155,6 @@ public class HomesPagesTest extends WithPages {
     assertTrue(page("ines", "/uses").contains("label " + code));
     made(ofLot(lot).get(0).id(), "1", "", "pot corner");
     assertEquals(larder.get(code).mass(), Mass.ofGrams(500), "700 g were made of it");
-    assertTrue(page("ines", "/uses/price").contains("cost"), "and what is decided has its price");
   }
 
   @Test

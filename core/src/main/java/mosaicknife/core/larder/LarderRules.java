@@ -49,8 +49,6 @@ public final class LarderRules {
     HEAVIER,
     /** It is on its way to another venue. */
     UNDER_WAY,
-    /** Nobody sent it. */
-    NOT_SENT,
     /** It lies there already. */
     THERE_ALREADY,
     /** Only some of its part lies in it, so that no record of it opens a gate. */

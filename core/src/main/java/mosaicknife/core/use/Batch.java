@@ -99,12 +99,7 @@ public record Batch(FishUse use, Mass fish, Mass piece) {
    * @return set-up and units, rounded up
    */
   public int minutes() {
-    return use.work()
-            .each()
-            .multiply(BigDecimal.valueOf(units()))
-            .setScale(0, RoundingMode.CEILING)
-            .intValueExact()
-        + use.work().start();
+    return use.work().minutes(units());
   }
 
   /**

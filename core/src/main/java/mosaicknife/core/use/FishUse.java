@@ -182,6 +182,32 @@ public record FishUse(
       Check.notNull(equipment, "equipment");
       Check.that(load.signum() >= 0, "Expected a load from 0, found " + load);
     }
+
+    /**
+     * Returns the minutes of hands so many units take.
+     *
+     * @param units how many
+     * @return set-up and units, rounded up
+     */
+    public int minutes(long units) {
+      return start + rounded(each, units);
+    }
+
+    /**
+     * Returns how much of the equipment so many units take.
+     *
+     * @param units how many
+     * @return the load in the equipment's own measure, rounded up
+     */
+    public int room(long units) {
+      return rounded(load, units);
+    }
+
+    private static int rounded(BigDecimal one, long units) {
+      return one.multiply(BigDecimal.valueOf(units))
+          .setScale(0, java.math.RoundingMode.CEILING)
+          .intValueExact();
+    }
   }
 
   /** How the units of a use are counted. */

@@ -85,9 +85,7 @@ public record UsePlan(List<Making> makings, List<Left> left, long worth, long bo
     /** To the freezer. */
     FREEZE,
     /** To the compost. */
-    COMPOST,
-    /** Thrown away. */
-    BIN
+    COMPOST
   }
 
   /**
