@@ -14,6 +14,7 @@ create table larder_item (
     allergens  text        not null,
     bones      boolean     not null,
     may_raw    boolean     not null,
+    estimated  boolean     not null,
     made       date        not null,
     use_by     date        not null check (use_by >= made),
     state      text        not null check (state in ('RAW', 'COOKED', 'FROZEN', 'THAWED')),

@@ -219,7 +219,7 @@ class DemoLarder {
         new mosaicknife.core.use.Batch(made, Mass.ofGrams(400), Mass.ofGrams(400))
             .additions(houses.house().formats().currency()),
         made.allergens(),
-        new Shelved.Traits(false, false),
+        new Shelved.Traits(false, false, false),
         Optional.of(until),
         Shelved.State.COOKED,
         new Shelved.Spot(venue.id(), place, people.idOf("tobiah")));

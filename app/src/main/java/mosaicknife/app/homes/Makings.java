@@ -300,7 +300,8 @@ public class Makings {
             made.units(),
             batch.additions(currency()),
             use.allergens(),
-            new Shelved.Traits(LabelFacts.bones(use, kinds(there)), mayBeRaw(use, there)),
+            new Shelved.Traits(
+                LabelFacts.bones(use, kinds(there)), mayBeRaw(use, there), made.mass().isEmpty()),
             Optional.of(until),
             LabelFacts.state(use),
             made.spot());

@@ -56,6 +56,8 @@ class LarderItemEntity {
   @Column(name = "may_raw")
   private boolean mayRaw;
 
+  private boolean estimated;
+
   private LocalDate made;
 
   @Column(name = "use_by")
@@ -92,6 +94,7 @@ class LarderItemEntity {
         shelved.allergens().stream().sorted().map(Enum::name).collect(Collectors.joining(","));
     this.bones = shelved.traits().bones();
     this.mayRaw = shelved.traits().raw();
+    this.estimated = shelved.traits().estimated();
     this.made = shelved.made();
     this.useBy = shelved.useBy();
     this.state = shelved.state();
@@ -126,7 +129,7 @@ class LarderItemEntity {
         Arrays.stream(Allergen.values())
             .filter(one -> List.of(allergens.split(",")).contains(one.name()))
             .collect(Collectors.toSet()),
-        new Shelved.Traits(bones, mayRaw),
+        new Shelved.Traits(bones, mayRaw, estimated),
         made,
         useBy,
         state,

@@ -199,7 +199,7 @@ public class LarderKeeper {
         0,
         ExactMoney.zero(houses.house().formats().currency()),
         Set.of(),
-        new Shelved.Traits(LabelFacts.bones(part.kind(), sheet.lot().species()), raw),
+        new Shelved.Traits(LabelFacts.bones(part.kind(), sheet.lot().species()), raw, false),
         useBy,
         state,
         spot);

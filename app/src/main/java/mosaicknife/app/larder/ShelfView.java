@@ -104,8 +104,7 @@ record ShelfView(List<Column> columns, List<Row> rows, String total) {
 
   /** How much is left, as one takes it. */
   static String amount(Item item, Formats formats) {
-    return item.isCounted()
-        ? formats.say("larder.said.units", item.units(), item.mass())
-        : formats.mass(item.mass());
+    String mass = item.isEstimated() ? formats.about(item.mass()) : formats.mass(item.mass());
+    return item.isCounted() ? formats.say("larder.said.units", item.units(), mass) : mass;
   }
 }

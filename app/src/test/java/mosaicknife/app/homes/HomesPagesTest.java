@@ -125,6 +125,10 @@ public class HomesPagesTest extends WithPages {
     Item cakes = larder.get(code.group(1));
     assertEquals(cakes.mass(), Mass.ofGrams(840));
     assertEquals(cakes.units(), 9);
+    String shown = page("tobiah", "/larder/" + code.group(1));
+    assertTrue(shown.contains("9 units, ≈ 840 g"), "by the recipe, not by the scale");
+    follow("tobiah", "/larder/" + code.group(1) + "/weigh", "weight", "826 g", "note", "");
+    assertTrue(page("tobiah", "/larder/" + code.group(1)).contains("9 units, 826 g"));
     assertEquals(cakes.trace().lots(), Set.of(lot));
     assertEquals(cakes.trace().mass(), Mass.ofGrams(500));
     assertEquals(cakes.shelved().allergens(), Set.of(Allergen.FISH, Allergen.EGG, Allergen.WHEAT));

@@ -141,6 +141,16 @@ public record Item(
   }
 
   /**
+   * Returns whether its mass is only what the recipe says.
+   *
+   * @return true until somebody weighs it
+   */
+  public boolean isEstimated() {
+    return shelved.traits().estimated()
+        && entries.stream().noneMatch(Entry.Weighed.class::isInstance);
+  }
+
+  /**
    * Returns how many days are left.
    *
    * @param today the day

@@ -80,8 +80,9 @@ public record Shelved(
    *
    * @param bones whether bones are in it
    * @param raw whether it may be served raw
+   * @param estimated whether its mass is what the recipe says, and nobody weighed it
    */
-  public record Traits(boolean bones, boolean raw) {}
+  public record Traits(boolean bones, boolean raw, boolean estimated) {}
 
   /**
    * Where something lies.

@@ -46,7 +46,7 @@ public class LarderMoneyTest {
         0,
         NOTHING,
         Set.of(),
-        new Shelved.Traits(false, false),
+        new Shelved.Traits(false, false, false),
         TODAY,
         TODAY.plusDays(3),
         Shelved.State.RAW,

@@ -45,7 +45,7 @@ public class LarderTest {
             units,
             ExactMoney.of("2.50", java.util.Currency.getInstance("EUR")),
             Set.of(),
-            new Shelved.Traits(false, false),
+            new Shelved.Traits(false, false, false),
             TODAY.minusDays(1),
             useBy,
             state,

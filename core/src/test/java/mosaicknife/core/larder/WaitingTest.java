@@ -90,7 +90,7 @@ public class WaitingTest {
             0,
             ExactMoney.zero(TestLot.EUR),
             Set.of(),
-            new Shelved.Traits(true, false),
+            new Shelved.Traits(true, false, false),
             TODAY,
             TODAY.plusDays(2),
             state,
