@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import mosaicknife.app.homes.UseBook.Room;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.use.Batch;
@@ -14,6 +15,7 @@ import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.Qualification;
+import mosaicknife.core.use.RecipeLine;
 import mosaicknife.core.use.UsePlan.Making;
 
 /** What the page of uses shows beside the plan. */
@@ -75,6 +77,7 @@ final class HomeView {
       List<ToMake> open,
       Map<String, String> names,
       Map<Long, String> venues,
+      SubProducts products,
       java.time.LocalDate today,
       Formats formats) {
     return open.stream()
@@ -101,7 +104,7 @@ final class HomeView {
                                   names.get(input.lot() + ":" + input.slot()),
                                   input.item().isEmpty() ? input.lot() : input.item()))
                       .toList(),
-                  ingredients(one, batch, formats),
+                  ingredients(one, batch, products.of(batch, one.venue()), formats),
                   one.use().cautions().stream()
                       .sorted()
                       .map(caution -> formats.say("FishUse.Caution." + caution.name()))
@@ -110,10 +113,21 @@ final class HomeView {
         .toList();
   }
 
-  private static List<String> ingredients(ToMake one, Batch batch, Formats formats) {
+  private static List<String> ingredients(
+      ToMake one, Batch batch, Map<RecipeLine, List<Input>> products, Formats formats) {
     List<String> all = new ArrayList<>();
     for (Batch.Ingredient in : batch.ingredients()) {
-      all.add(formats.say("homes.said.ingredient", in.line().name(), in.mass()));
+      List<Input> there = products.getOrDefault(in.line(), List.of());
+      String codes = there.stream().map(Input::item).collect(Collectors.joining(", "));
+      all.add(
+          there.isEmpty()
+              ? formats.say("homes.said.ingredient", in.line().name(), in.mass())
+              : formats.say(
+                  "homes.said.ingredient-there",
+                  in.line().name(),
+                  in.mass(),
+                  SubProducts.mass(there),
+                  codes));
     }
     one.fat()
         .ifPresent(

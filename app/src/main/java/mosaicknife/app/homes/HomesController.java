@@ -53,6 +53,7 @@ class HomesController {
   private final MakingBook open;
   private final Makings makings;
   private final UseBook book;
+  private final SubProducts products;
   private final LarderKeeper larder;
   private final PeopleRegister people;
   private final CurrentPerson current;
@@ -66,6 +67,7 @@ class HomesController {
       MakingBook open,
       Makings makings,
       UseBook book,
+      SubProducts products,
       LarderKeeper larder,
       PeopleRegister people,
       CurrentPerson current,
@@ -77,6 +79,7 @@ class HomesController {
     this.open = open;
     this.makings = makings;
     this.book = book;
+    this.products = products;
     this.larder = larder;
     this.people = people;
     this.current = current;
@@ -97,7 +100,8 @@ class HomesController {
     List<ToMake> toMake = open.toMake();
     model.addAttribute(
         "makes",
-        HomeView.makes(toMake, open.names(toMake), houses.venueNames(), houses.today(), formats()));
+        HomeView.makes(
+            toMake, open.names(toMake), houses.venueNames(), products, houses.today(), formats()));
     model.addAttribute(
         "parts", HomeView.parts(question.parts(), List.copyOf(book.uses().values()), formats()));
     model.addAttribute("wants", HomeView.wants(fitting, houses.venues(), rooms));

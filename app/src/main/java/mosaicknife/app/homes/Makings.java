@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,6 +37,7 @@ import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.Qualification;
+import mosaicknife.core.use.RecipeLine;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -51,6 +53,7 @@ public class Makings {
   private final MakingBook open;
   private final HandReader hand;
   private final UseBook book;
+  private final SubProducts subProducts;
   private final LotSheets sheets;
   private final LarderKeeper larder;
   private final LarderBook shelves;
@@ -66,6 +69,7 @@ public class Makings {
       MakingBook open,
       HandReader hand,
       UseBook book,
+      SubProducts subProducts,
       LotSheets sheets,
       LarderKeeper larder,
       LarderBook shelves,
@@ -79,6 +83,7 @@ public class Makings {
     this.open = open;
     this.hand = hand;
     this.book = book;
+    this.subProducts = subProducts;
     this.sheets = sheets;
     this.larder = larder;
     this.shelves = shelves;
@@ -129,7 +134,7 @@ public class Makings {
               OnHand part = Optional.ofNullable(onHand.get(id)).orElseGet(() -> changed());
               if (mass.compareTo(part.mass()) > 0
                   || !mass.isPositive()
-                  || !Qualification.qualifies(use, part)) {
+                  || !Qualification.qualifies(use, part) && !Qualification.fattens(use, part)) {
                 changed();
               }
               from.add(input(part, mass));
@@ -292,20 +297,25 @@ public class Makings {
     }
     Mass fish = Mass.total(there.stream().map(Input::mass).toList());
     Batch batch = new Batch(use, fish, fish);
+    Map<RecipeLine, List<Input>> products = subProducts.of(batch, made.spot().venue());
+    Map<RecipeLine, Mass> own = new HashMap<>();
+    products.forEach((line, found) -> own.put(line, SubProducts.mass(found)));
     PutAway away =
         new PutAway(
             use.name(),
             Optional.of(use.code()),
             made.mass().orElse(batch.out()),
             made.units(),
-            batch.additions(currency()),
-            use.allergens(),
+            batch.additions(currency(), own),
+            book.recipes().allergens(use),
             new Shelved.Traits(
                 LabelFacts.bones(use, kinds(there)), mayBeRaw(use, there), made.mass().isEmpty()),
             Optional.of(until),
             LabelFacts.state(use),
             made.spot());
-    String code = larder.make(derived("making:" + id), away, there);
+    List<Input> all = new ArrayList<>(there);
+    products.values().forEach(all::addAll);
+    String code = larder.make(derived("making:" + id), away, all);
     end(id, larder.numberOf(code), "");
     if (made.served()) {
       larder.take(UUID.randomUUID(), code, Optional.empty(), Entry.Out.EATEN, "");

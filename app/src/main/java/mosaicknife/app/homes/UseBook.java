@@ -15,6 +15,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.PlanQuestion.Place;
+import mosaicknife.core.use.RecipeBook;
 import mosaicknife.core.use.UseCatalogue;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -69,6 +70,16 @@ public class UseBook {
   }
 
   /**
+   * Returns the uses beside each other.
+   *
+   * @return what goes into what
+   */
+  @Transactional(readOnly = true)
+  public RecipeBook recipes() {
+    return new RecipeBook(uses());
+  }
+
+  /**
    * Returns which uses the house changed or made itself.
    *
    * @return their codes
@@ -99,9 +110,15 @@ public class UseBook {
    * Saves a use of the house, new or changed.
    *
    * @param use the use
+   * @throws Refusal if it would be made of itself
    */
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void save(FishUse use) {
+    List<FishUse> circle = recipes().circle(use);
+    if (!circle.isEmpty()) {
+      String way = circle.stream().map(FishUse::name).collect(Collectors.joining(" → "));
+      throw Refusal.ofField("lines", "homes.problem.circle", way);
+    }
     store(use, false);
   }
 

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Currency;
 import java.util.List;
+import java.util.Map;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -109,9 +110,25 @@ public record Batch(FishUse use, Mass fish, Mass piece) {
    * @return the sum over the lines
    */
   public ExactMoney additions(Currency currency) {
+    return additions(currency, Map.of());
+  }
+
+  /**
+   * Returns what goes in beside the fish costs when some of it lies on a shelf, with a cost of its
+   * own.
+   *
+   * @param currency the currency of the house
+   * @param there how much of a line lies there, at most what goes in
+   * @return the sum over what does not
+   */
+  public ExactMoney additions(Currency currency, Map<RecipeLine, Mass> there) {
     BigDecimal sum =
         ingredients().stream()
-            .map(one -> one.line().perKilogram().multiply(one.mass().inKilograms()))
+            .map(
+                one -> {
+                  Mass bought = one.mass().minus(there.getOrDefault(one.line(), Mass.ZERO));
+                  return one.line().perKilogram().multiply(bought.inKilograms());
+                })
             .reduce(BigDecimal.ZERO, BigDecimal::add);
     return new ExactMoney(sum, currency);
   }

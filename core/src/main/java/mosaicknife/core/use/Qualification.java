@@ -60,9 +60,12 @@ public final class Qualification {
    * @return the reasons why not, the first the one that decides; empty if it may
    */
   public static List<Finding> whyNot(FishUse use, OnHand part) {
-    if (!use.kinds().contains(part.kind().code())) {
-      return List.of(Finding.of(WhyNot.OTHER_KIND, part.kind().name()));
-    }
+    return use.kinds().contains(part.kind().code())
+        ? reasons(use, part)
+        : List.of(Finding.of(WhyNot.OTHER_KIND, part.kind().name()));
+  }
+
+  private static List<Finding> reasons(FishUse use, OnHand part) {
     List<Finding> reasons = new ArrayList<>();
     fitness(use, part).ifPresent(reasons::add);
     if (use.oldest().isPresent() && part.days() > use.oldest().getAsInt()) {
@@ -91,6 +94,21 @@ public final class Qualification {
    */
   public static boolean qualifies(FishUse use, OnHand part) {
     return whyNot(use, part).isEmpty();
+  }
+
+  /**
+   * Returns whether a part may be added to something that is too lean without it: fat of belly or
+   * skin, of this fish or another.
+   *
+   * @param use what it would be added to
+   * @param part the part
+   * @return true if it is fatter than wanted, no meat of the use, and nothing else is against it
+   */
+  public static boolean fattens(FishUse use, OnHand part) {
+    return use.fat().filter(wanted -> UseCatalogue.fat(part).compareTo(wanted) > 0).isPresent()
+        && UseCatalogue.isFat(part.kind())
+        && !use.kinds().contains(part.kind().code())
+        && reasons(use, part).isEmpty();
   }
 
   private static Optional<Finding> fitness(FishUse use, OnHand part) {

@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,14 +33,15 @@ import mosaicknife.core.use.UsePlan.Why;
 final class Sharing {
 
   private final PlanQuestion question;
-  private final Map<OnHand, Set<String>> fits;
+  private final Map<OnHand, Pool> fits;
   private final Map<OnHand, Mass> left = new LinkedHashMap<>();
   private final Map<String, Long> units = new HashMap<>();
   private final Map<String, Map<OnHand, Long>> pieces = new HashMap<>();
-  private final Map<String, Map<Set<String>, Mass>> pools = new HashMap<>();
+  private final Map<String, Map<Pool, Mass>> pools = new HashMap<>();
   private final Map<String, List<Grams>> from = new HashMap<>();
+  private final Set<Wanted> served = new HashSet<>();
 
-  Sharing(PlanQuestion question, Map<OnHand, Set<String>> fits) {
+  Sharing(PlanQuestion question, Map<OnHand, Pool> fits) {
     this.question = question;
     this.fits = fits;
     question.parts().forEach(part -> left.put(part, part.mass()));
@@ -53,7 +55,7 @@ final class Sharing {
     pieces.computeIfAbsent(wanted, key -> new LinkedHashMap<>()).put(part, count);
   }
 
-  void pool(String use, Set<String> pool, long tenths) {
+  void pool(String use, Pool pool, long tenths) {
     pools
         .computeIfAbsent(use, key -> new LinkedHashMap<>())
         .put(pool, Mass.ofMilligrams(tenths * 100));
@@ -67,8 +69,10 @@ final class Sharing {
         made.stream().filter(w -> !(w.use().measure() instanceof Measure.Pieces)).toList();
     Map<Wanted, Mass> missing = new LinkedHashMap<>();
     byMass.forEach(wanted -> missing.put(wanted, needed(wanted)));
+    byMass.stream().filter(w -> w.use().fat().isPresent()).forEach(w -> takeFat(w, missing));
     byMass.forEach(wanted -> takeGrams(wanted, missing, true));
     byMass.forEach(wanted -> takeGrams(wanted, missing, false));
+    made.stream().filter(w -> w.use().fat().isPresent()).forEach(this::fatten);
     List<Making> makings =
         made.stream()
             .map(w -> new Making(w, units.get(w.id()), from.getOrDefault(w.id(), List.of())))
@@ -83,7 +87,7 @@ final class Sharing {
   }
 
   private void take(String wanted, OnHand part, Mass mass, boolean locked) {
-    if (!mass.isPositive()) {
+    if (mass.equals(Mass.ZERO)) {
       return;
     }
     left.merge(part, mass, Mass::minus);
@@ -91,7 +95,10 @@ final class Sharing {
     Optional<Grams> same =
         grams.stream().filter(g -> g.part().equals(part) && g.locked() == locked).findFirst();
     same.ifPresent(grams::remove);
-    grams.add(new Grams(part, same.map(Grams::mass).orElse(Mass.ZERO).plus(mass), locked));
+    Mass sum = same.map(Grams::mass).orElse(Mass.ZERO).plus(mass);
+    if (sum.isPositive()) {
+      grams.add(new Grams(part, sum, locked));
+    }
   }
 
   private void takePieces(Wanted wanted) {
@@ -119,8 +126,69 @@ final class Sharing {
     return rest.isNegative() ? Mass.ZERO : rest;
   }
 
+  /** Each venue gets its share of the fat, so that every batch of a use is equally fat. */
+  private void takeFat(Wanted wanted, Map<Wanted, Mass> missing) {
+    String code = wanted.use().code();
+    Mass all =
+        Mass.total(
+            missing.keySet().stream()
+                .filter(other -> other.use().code().equals(code))
+                .filter(other -> !served.contains(other))
+                .map(missing::get)
+                .toList());
+    served.add(wanted);
+    Map<Pool, Mass> open = pools.getOrDefault(code, Map.of());
+    if (!all.isPositive()) {
+      return;
+    }
+    Fraction share = missing.get(wanted).dividedBy(all);
+    for (OnHand part : fits.keySet()) {
+      Pool pool = fits.get(part);
+      if (pool.fattens().contains(code) && open.containsKey(pool)) {
+        Mass due = open.get(pool).multipliedBy(share, RoundingMode.HALF_EVEN);
+        take(wanted, part, least(missing.get(wanted), least(left.get(part), due)), missing, open);
+      }
+    }
+  }
+
+  private void take(
+      Wanted wanted, OnHand part, Mass some, Map<Wanted, Mass> missing, Map<Pool, Mass> open) {
+    take(wanted.id(), part, some, false);
+    missing.merge(wanted, some, Mass::minus);
+    open.merge(fits.get(part), some, Mass::minus);
+  }
+
+  /** Fat that is left over takes the place of meat while a batch is leaner than wanted. */
+  private void fatten(Wanted wanted) {
+    for (OnHand fat : fits.keySet()) {
+      if (fits.get(fat).fattens().contains(wanted.use().code())) {
+        for (Grams lean : List.copyOf(from.getOrDefault(wanted.id(), List.of()))) {
+          Fraction difference = UseCatalogue.fat(fat).minus(UseCatalogue.fat(lean.part()));
+          if (!lean.locked() && difference.compareTo(Fraction.ZERO) > 0) {
+            BigDecimal grams =
+                lacking(wanted).dividedBy(difference).toDecimal(0, RoundingMode.FLOOR);
+            Mass wished = Mass.ofGrams(Math.max(0, grams.longValueExact()));
+            Mass some = least(wished, least(lean.mass(), left.get(fat)));
+            take(wanted.id(), lean.part(), Mass.ZERO.minus(some), false);
+            take(wanted.id(), fat, some, false);
+          }
+        }
+      }
+    }
+  }
+
+  /** The grams of fat a batch lacks. */
+  private Fraction lacking(Wanted wanted) {
+    Fraction lacking = Fraction.ZERO;
+    for (Grams one : from.getOrDefault(wanted.id(), List.of())) {
+      Fraction below = wanted.use().fat().orElseThrow().minus(UseCatalogue.fat(one.part()));
+      lacking = lacking.plus(below.multipliedBy(Fraction.of(one.mass().inGrams())));
+    }
+    return lacking;
+  }
+
   private void takeGrams(Wanted wanted, Map<Wanted, Mass> missing, boolean atTheVenue) {
-    Map<Set<String>, Mass> open = pools.getOrDefault(wanted.use().code(), Map.of());
+    Map<Pool, Mass> open = pools.getOrDefault(wanted.use().code(), Map.of());
     List<OnHand> oldestFirst =
         fits.keySet().stream()
             .filter(part -> open.containsKey(fits.get(part)))
@@ -128,11 +196,9 @@ final class Sharing {
             .sorted(Comparator.comparingInt(OnHand::days).reversed())
             .toList();
     for (OnHand part : oldestFirst) {
-      Set<String> pool = fits.get(part);
+      Pool pool = fits.get(part);
       Mass some = least(missing.get(wanted), least(left.get(part), open.get(pool)));
-      take(wanted.id(), part, some, false);
-      missing.merge(wanted, some, Mass::minus);
-      open.merge(pool, some, Mass::minus);
+      take(wanted, part, some, missing, open);
     }
   }
 
@@ -153,9 +219,7 @@ final class Sharing {
 
   private Finding why(OnHand part, Mass mass) {
     List<Wanted> fitting =
-        question.wanted().stream()
-            .filter(wanted -> fits.get(part).contains(wanted.use().code()))
-            .toList();
+        question.wanted().stream().filter(wanted -> fits.get(part).gives(wanted.use())).toList();
     if (fitting.isEmpty()) {
       return nearest(part);
     }

@@ -21,6 +21,7 @@ import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.FreshnessGroup;
 import mosaicknife.core.use.FishUse.Caution;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.FishUse.Measure;
@@ -44,6 +45,10 @@ public final class UseCatalogue {
           "belly-fat", Fraction.of(70, 100),
           "skin-fat", Fraction.of(70, 100),
           "belly-front", Fraction.of(35, 100));
+
+  // a tuna keeps its fat in the belly: what is trimmed off the loins is lean
+  private static final Fraction TUNA_MEAT = Fraction.of(3, 100);
+  private static final Fraction MOSTLY = Fraction.of(1, 2);
 
   private UseCatalogue() {}
 
@@ -231,7 +236,29 @@ public final class UseCatalogue {
    * @return its share of fat; a starting estimate
    */
   public static Fraction fat(PartKind kind, Species species) {
-    return FAT_OF_KIND.getOrDefault(kind.code(), FAT_OF_FLESH.get(species.eating().flesh()));
+    boolean tuna = FreshnessGroup.of(species) == FreshnessGroup.TUNA;
+    Fraction meat = tuna ? TUNA_MEAT : FAT_OF_FLESH.get(species.eating().flesh());
+    return FAT_OF_KIND.getOrDefault(kind.code(), meat);
+  }
+
+  /**
+   * Returns about how fat something on hand is.
+   *
+   * @param part the part
+   * @return its share of fat; a starting estimate
+   */
+  public static Fraction fat(OnHand part) {
+    return fat(part.kind(), part.species());
+  }
+
+  /**
+   * Returns whether a part is cut off as fat and not as meat.
+   *
+   * @param kind its kind
+   * @return true for fat of belly and skin
+   */
+  public static boolean isFat(PartKind kind) {
+    return FAT_OF_KIND.getOrDefault(kind.code(), Fraction.ZERO).compareTo(MOSTLY) > 0;
   }
 
   /**

@@ -15,7 +15,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
@@ -45,29 +44,26 @@ public final class UsePlanner {
   private static final Object LOADED = load();
 
   private final PlanQuestion question;
-  private final Map<OnHand, Set<String>> fits = new LinkedHashMap<>();
-  private final Map<Set<String>, List<OnHand>> pools = new LinkedHashMap<>();
+  private final Map<OnHand, Pool> fits = new LinkedHashMap<>();
+  private final Map<Pool, List<OnHand>> pools = new LinkedHashMap<>();
 
   private final CpModel model = new CpModel();
   private final LinearExprBuilder worth = LinearExpr.newBuilder();
-  private final Map<Set<String>, LinearExprBuilder> taken = new HashMap<>();
+  private final Map<Pool, LinearExprBuilder> taken = new HashMap<>();
   private final Map<Place, LinearExprBuilder> load = new HashMap<>();
   private final Map<Long, LinearExprBuilder> minutes = new HashMap<>();
   private final Map<String, IntVar> units = new HashMap<>();
-  private final Map<String, Map<Set<String>, IntVar>> grams = new HashMap<>();
+  private final Map<String, Map<Pool, IntVar>> grams = new HashMap<>();
   private final Map<String, Map<OnHand, IntVar>> pieces = new HashMap<>();
 
   private UsePlanner(PlanQuestion question) {
     this.question = question;
+    Map<String, FishUse> uses = new LinkedHashMap<>();
+    question.wanted().forEach(wanted -> uses.put(wanted.use().code(), wanted.use()));
     for (OnHand part : question.parts()) {
-      Set<String> codes =
-          question.wanted().stream()
-              .map(Wanted::use)
-              .filter(use -> Qualification.qualifies(use, part))
-              .map(FishUse::code)
-              .collect(Collectors.toSet());
-      fits.put(part, codes);
-      pools.computeIfAbsent(codes, key -> new ArrayList<>()).add(part);
+      Pool pool = Pool.of(part, uses);
+      fits.put(part, pool);
+      pools.computeIfAbsent(pool, key -> new ArrayList<>()).add(part);
     }
   }
 
@@ -108,6 +104,7 @@ public final class UsePlanner {
         .getParameters()
         .setNumWorkers(WORKERS)
         .setLinearizationLevel(RELAXED)
+        .setAddLpConstraintsLazily(false)
         .setRandomSeed(1)
         .setMaxTimeInSeconds(seconds);
     CpSolverStatus status = solver.solve(model);
@@ -131,7 +128,7 @@ public final class UsePlanner {
     model.addLessOrEqual(sum, part.pieces());
   }
 
-  private long supply(Set<String> pool) {
+  private long supply(Pool pool) {
     return pools.get(pool).stream().mapToLong(this::free).sum();
   }
 
@@ -209,8 +206,8 @@ public final class UsePlanner {
 
   private void addPieces(Wanted wanted, int perUnit) {
     LinearExprBuilder sum = LinearExpr.newBuilder();
-    for (Map.Entry<OnHand, Set<String>> one : fits.entrySet()) {
-      if (one.getValue().contains(wanted.use().code())) {
+    for (Map.Entry<OnHand, Pool> one : fits.entrySet()) {
+      if (one.getValue().fits().contains(wanted.use().code())) {
         OnHand part = one.getKey();
         IntVar count = model.newIntVar(0, part.pieces(), part.id());
         pieces.computeIfAbsent(wanted.id(), key -> new LinkedHashMap<>()).put(part, count);
@@ -235,16 +232,31 @@ public final class UsePlanner {
     long each = tenthsOf(use);
     venues.forEach(wanted -> need.addTerm(units.get(wanted.id()), -each));
     pools.forEach(
-        (codes, parts) -> {
-          if (codes.contains(use.code())) {
-            IntVar some = model.newIntVar(0, supply(codes), use.code());
-            grams.computeIfAbsent(use.code(), key -> new LinkedHashMap<>()).put(codes, some);
+        (pool, parts) -> {
+          if (pool.gives(use)) {
+            IntVar some = model.newIntVar(0, supply(pool), use.code());
+            grams.computeIfAbsent(use.code(), key -> new LinkedHashMap<>()).put(pool, some);
             need.add(some);
-            taken.computeIfAbsent(codes, key -> LinearExpr.newBuilder()).add(some);
+            taken.computeIfAbsent(pool, key -> LinearExpr.newBuilder()).add(some);
           }
         });
     long locked = locksOf(use).stream().mapToLong(lock -> tenthsUp(lock.mass())).sum();
     model.addGreaterOrEqual(need.add(locked), 0);
+    if (use.fat().isPresent()) {
+      noMoreFatThanWanted(use);
+    }
+  }
+
+  /** Fat is added up to what is wanted: meat × (wanted − own) ≥ added × (its own − wanted). */
+  private void noMoreFatThanWanted(FishUse use) {
+    LinearExprBuilder above = LinearExpr.newBuilder();
+    grams
+        .getOrDefault(use.code(), Map.of())
+        .forEach((pool, some) -> above.addTerm(some, pool.above(use)));
+    for (Lock lock : locksOf(use)) {
+      above.add(fits.get(part(lock)).above(use) * (lock.mass().milligrams() / TENTH));
+    }
+    model.addLessOrEqual(above, 0);
   }
 
   /** What one unit takes of the part, in tenths of a gram, rounded up. */

@@ -50,6 +50,11 @@ final class Kitchen {
   }
 
   static FishUse use(String code, Set<String> kinds, Measure measure, FishUse.Work work) {
+    return use(code, kinds, measure, work, Optional.empty());
+  }
+
+  static FishUse use(
+      String code, Set<String> kinds, Measure measure, FishUse.Work work, Optional<Fraction> fat) {
     return new FishUse(
         code,
         code,
@@ -68,7 +73,7 @@ final class Kitchen {
         false,
         1,
         Set.of(),
-        Optional.empty());
+        fat);
   }
 
   static FishUse.Work work(int start, String each, Equipment equipment, String load) {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.PlanQuestion.Place;
 import mosaicknife.core.use.PlanQuestion.Wanted;
@@ -64,6 +65,7 @@ final class PlanModel {
         bounds.append(line("UP", "BND", some, question.parts().get(i).mass().milligrams() / 100));
       }
     }
+    wanted.use().fat().ifPresent(share -> fat(question, w, share));
     Place place = new Place(wanted.venue(), work.equipment());
     if (question.room().containsKey(place)) {
       String room = "R" + place.venue() + "E" + place.equipment().ordinal();
@@ -79,6 +81,25 @@ final class PlanModel {
       cell(count, "O" + w, 1);
       cell(any, "O" + w, -wanted.most());
       bounds.append(line("UP", "BND", any, 1));
+    }
+  }
+
+  /** Fat of another part, up to what makes the meat as fat as wanted. */
+  private void fat(PlanQuestion question, int w, Fraction wanted) {
+    row("F" + w, "L", 0);
+    for (int i = 0; i < question.parts().size(); i++) {
+      OnHand part = question.parts().get(i);
+      double difference = 100 * (UseCatalogue.fat(part).toDouble() - wanted.toDouble());
+      boolean meat = Qualification.qualifies(question.wanted().get(w).use(), part);
+      if (!meat && part.kind().code().equals("belly-fat")) {
+        String some = "X" + w + "P" + i;
+        cell(some, "D" + w, 1);
+        cell(some, "S" + i, 1);
+        bounds.append(line("UP", "BND", some, part.mass().milligrams() / 100));
+      }
+      if (meat || part.kind().code().equals("belly-fat")) {
+        cell("X" + w + "P" + i, "F" + w, Math.round(difference));
+      }
     }
   }
 

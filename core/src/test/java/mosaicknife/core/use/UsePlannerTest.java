@@ -10,10 +10,13 @@ import static org.testng.Assert.assertTrue;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.FishUse.Measure;
@@ -145,6 +148,69 @@ public class UsePlannerTest {
     assertEquals(plan.makings().get(0).from().size(), 1);
   }
 
+  @Test
+  public void fatOfOneFishGoesIntoTheLeanMinceOfAnotherUpToWhatIsWanted() {
+    FishUse mince =
+        use("mince", Set.of("trim"), grams(70), PATTY.work(), Optional.of(Fraction.of(12, 100)));
+    OnHand trim = part("trim", "albacore", "trim", "1.820", 1);
+    OnHand fat = part("fat", "albacore", "belly-fat", "0.500", 1);
+    UsePlan plan =
+        UsePlanner.plan(
+            ask(
+                List.of(trim, fat),
+                List.of(new Wanted(mince, 1, 15, 300), new Wanted(mince, 2, 99, 300))),
+            10);
+    // 1820 g at 3 % take 1820 × 9 / 58 = 282 g of fat at 70 %: 2102 g are 30 of 70 g
+    assertEquals(units(plan, "mince@1") + units(plan, "mince@2"), 30);
+    Mass left = plan.left().stream().filter(l -> l.part().equals(fat)).findFirst().get().mass();
+    assertEquals(left.inGrams().doubleValue(), 500 - 282, 1.0);
+    for (Making making : plan.makings()) {
+      Map<OnHand.Kind, Mass> kinds = new HashMap<>();
+      making
+          .from()
+          .forEach(
+              g ->
+                  kinds.merge(
+                      new OnHand.Kind(g.part().kind(), g.part().species()), g.mass(), Mass::plus));
+      assertTrue(
+          UseCatalogue.fatToAdd(kinds, Fraction.of(12, 100)).compareTo(Mass.ofGrams(2)) <= 0,
+          "each venue's batch is as fat as the other's");
+    }
+  }
+
+  @Test
+  public void fatThatIsLeftTakesThePlaceOfMeatAndNothingIsFattenedBeyondWhatIsWanted() {
+    FishUse mince =
+        use("mince", Set.of("trim"), grams(100), PATTY.work(), Optional.of(Fraction.of(12, 100)));
+    OnHand trim = part("trim", "hake", "trim", "5.000", 1);
+    OnHand fat = part("fat", "albacore", "belly-fat", "0.500", 1);
+    UsePlan plan =
+        UsePlanner.plan(ask(List.of(trim, fat), List.of(new Wanted(mince, 1, 6, 300))), 10);
+    assertEquals(units(plan, "mince@1"), 6);
+    // white trim has 1 %: x of 600 g at 70 % make 12 %: x = 600 × 11 / 69 = 95.6
+    Mass added =
+        plan.makings().get(0).from().stream()
+            .filter(g -> g.part().equals(fat))
+            .findFirst()
+            .orElseThrow()
+            .mass();
+    assertEquals(added.inGrams().doubleValue(), 95.6, 1.0);
+    assertEquals(plan.makings().get(0).mass(), Mass.ofGrams(600));
+  }
+
+  @Test
+  public void fatIsNoMeatAndNothingLeanerThanWantedIsAdded() {
+    FishUse fatter =
+        use("fatter", Set.of("trim"), grams(70), PATTY.work(), Optional.of(Fraction.of(75, 100)));
+    OnHand fat = part("fat", "albacore", "belly-fat", "0.500", 1);
+    assertEquals(Qualification.fattens(fatter, fat), false, "more is wanted than the fat has");
+    assertEquals(Qualification.fattens(PATTY, fat), false, "nothing is wanted");
+    FishUse mince =
+        use("mince", Set.of("trim"), grams(70), PATTY.work(), Optional.of(Fraction.of(12, 100)));
+    UsePlan plan = UsePlanner.plan(ask(List.of(fat), List.of(new Wanted(mince, 1, 5, 300))), 10);
+    assertEquals(plan.makings(), List.of(), "fat alone is no mince");
+  }
+
   @DataProvider
   public static Object[][] seeds() {
     return new Object[][] {{1L}, {2L}, {3L}, {4L}, {5L}, {6L}, {7L}, {8L}};
@@ -156,7 +222,7 @@ public class UsePlannerTest {
     List<String> kinds = List.of("trim", "tail-piece", "belly", "frame");
     List<OnHand> parts = new ArrayList<>();
     for (int i = 0; i < 5; i++) {
-      String kind = kinds.get(random.nextInt(kinds.size()));
+      String kind = i == 4 ? "belly-fat" : kinds.get(random.nextInt(kinds.size()));
       BigDecimal kilograms = BigDecimal.valueOf(200 + random.nextInt(1500), 3);
       parts.add(part("part" + i, "hake", kind, kilograms.toPlainString(), 1));
     }
@@ -172,7 +238,8 @@ public class UsePlannerTest {
                   random.nextInt(12),
                   "" + (1 + random.nextInt(4)),
                   random.nextBoolean() ? Equipment.PAN : Equipment.GRILL,
-                  "" + (1 + random.nextInt(6))));
+                  "" + (1 + random.nextInt(6))),
+              u % 2 == 0 ? Optional.empty() : Optional.of(Fraction.of(8 + u, 100)));
       for (int venue = 1; venue <= 2; venue++) {
         wanted.add(new Wanted(one, venue, 3 + random.nextInt(10), 50 + random.nextInt(400)));
       }
