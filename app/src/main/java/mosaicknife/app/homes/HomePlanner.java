@@ -1,5 +1,8 @@
 package mosaicknife.app.homes;
 
+import java.time.Clock;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -24,16 +27,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class HomePlanner {
 
+  private static final long STEP = 15;
+
   private final HandReader hand;
   private final MakingBook makings;
   private final UseBook book;
   private final HouseSettings houses;
+  private final Clock clock;
 
-  HomePlanner(HandReader hand, MakingBook makings, UseBook book, HouseSettings houses) {
+  HomePlanner(
+      HandReader hand, MakingBook makings, UseBook book, HouseSettings houses, Clock clock) {
     this.hand = hand;
     this.makings = makings;
     this.book = book;
     this.houses = houses;
+    this.clock = clock;
   }
 
   /**
@@ -92,7 +100,23 @@ public class HomePlanner {
         }
       }
     }
-    return new PlanQuestion(parts, wanted, equipment, hands, locks);
+    return new PlanQuestion(parts, wanted, equipment, hands, left(rooms), locks);
+  }
+
+  /**
+   * The minutes until each venue's last hour, by quarters so that a plan stays the same meanwhile.
+   * After it the next service is planned for, which has time.
+   */
+  private Map<Long, Long> left(Map<Long, Room> rooms) {
+    LocalTime now = LocalTime.now(clock.withZone(houses.house().formats().zone()));
+    Map<Long, Long> left = new HashMap<>();
+    rooms.forEach(
+        (venue, room) ->
+            room.lastHour()
+                .map(last -> now.until(last, ChronoUnit.MINUTES) / STEP * STEP)
+                .filter(minutes -> minutes >= 0 && now.isBefore(room.lastHour().get()))
+                .ifPresent(minutes -> left.put(venue, minutes)));
+    return left;
   }
 
   /** What is to be made already takes its hands and its room. */

@@ -1,21 +1,17 @@
 package mosaicknife.app.homes;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import mosaicknife.app.homes.UseBook.Room;
 import mosaicknife.app.house.Named;
-import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.use.Batch;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.Qualification;
-import mosaicknife.core.use.RecipeLine;
 import mosaicknife.core.use.UsePlan.Making;
 
 /** What the page of uses shows beside the plan. */
@@ -29,25 +25,14 @@ final class HomeView {
   /** Why a part does not become something. */
   record Not(String use, String why) {}
 
-  /** Something that is to be made. */
-  record MakeRow(
-      long id,
-      String name,
-      String venue,
-      long venueId,
-      int units,
-      String fish,
-      String out,
-      String until,
-      List<String> from,
-      List<String> ingredients,
-      List<String> cautions) {}
-
   /** One use with what each venue takes of it. */
   record WantRow(FishUse use, List<Want> venues) {}
 
   /** What one venue takes. */
   record Want(long venue, String name, Integer most) {}
+
+  /** The last hour of a venue. */
+  record LastHour(long venue, String name, String time) {}
 
   /** One kind of equipment, or hands, with what each venue has. */
   record RoomRow(String what, List<Want> venues) {}
@@ -71,68 +56,6 @@ final class HomeView {
                                     formats.say(Qualification.whyNot(use, part).get(0))))
                         .toList()))
         .toList();
-  }
-
-  static List<MakeRow> makes(
-      List<ToMake> open,
-      Map<String, String> names,
-      Map<Long, String> venues,
-      SubProducts products,
-      java.time.LocalDate today,
-      Formats formats) {
-    return open.stream()
-        .map(
-            one -> {
-              Batch batch = new Batch(one.use(), one.mass(), one.mass());
-              return new MakeRow(
-                  one.id(),
-                  one.use().name(),
-                  venues.getOrDefault(one.venue(), "?"),
-                  one.venue(),
-                  one.units(),
-                  formats.mass(one.mass()),
-                  formats.mass(batch.out()),
-                  today.plusDays(one.use().keeps()).toString(),
-                  one.from().stream()
-                      .map(
-                          input ->
-                              formats.say(
-                                  input.item().isEmpty()
-                                      ? "homes.said.from"
-                                      : "homes.said.from-shelf",
-                                  input.mass(),
-                                  names.get(input.lot() + ":" + input.slot()),
-                                  input.item().isEmpty() ? input.lot() : input.item()))
-                      .toList(),
-                  ingredients(one, batch, products.of(batch, one.venue()), formats),
-                  one.use().cautions().stream()
-                      .sorted()
-                      .map(caution -> formats.say("FishUse.Caution." + caution.name()))
-                      .toList());
-            })
-        .toList();
-  }
-
-  private static List<String> ingredients(
-      ToMake one, Batch batch, Map<RecipeLine, List<Input>> products, Formats formats) {
-    List<String> all = new ArrayList<>();
-    for (Batch.Ingredient in : batch.ingredients()) {
-      List<Input> there = products.getOrDefault(in.line(), List.of());
-      String codes = there.stream().map(Input::item).collect(Collectors.joining(", "));
-      all.add(
-          there.isEmpty()
-              ? formats.say("homes.said.ingredient", in.line().name(), in.mass())
-              : formats.say(
-                  "homes.said.ingredient-there",
-                  in.line().name(),
-                  in.mass(),
-                  SubProducts.mass(there),
-                  codes));
-    }
-    one.fat()
-        .ifPresent(
-            fat -> all.add(formats.say("homes.said.fat", fat, one.use().fat().orElseThrow())));
-    return all;
   }
 
   static List<WantRow> wants(List<FishUse> uses, List<Named> venues, Map<Long, Room> rooms) {
@@ -181,6 +104,17 @@ final class HomeView {
                             venue.id(), venue.name(), rooms.get(venue.id()).hands().orElse(null)))
                 .toList()));
     return rows;
+  }
+
+  static List<LastHour> lastHours(List<Named> venues, Map<Long, Room> rooms) {
+    return venues.stream()
+        .map(
+            venue ->
+                new LastHour(
+                    venue.id(),
+                    venue.name(),
+                    rooms.get(venue.id()).lastHour().map(Object::toString).orElse("")))
+        .toList();
   }
 
   /** Two lots may have a part of the same name. */

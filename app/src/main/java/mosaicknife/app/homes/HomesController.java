@@ -1,5 +1,6 @@
 package mosaicknife.app.homes;
 
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,18 +13,14 @@ import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.homes.Makings.Choice;
-import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
-import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -36,7 +33,6 @@ import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -53,8 +49,7 @@ class HomesController {
   private final MakingBook open;
   private final Makings makings;
   private final UseBook book;
-  private final SubProducts products;
-  private final LarderKeeper larder;
+  private final MakeList list;
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final HouseSettings houses;
@@ -67,8 +62,7 @@ class HomesController {
       MakingBook open,
       Makings makings,
       UseBook book,
-      SubProducts products,
-      LarderKeeper larder,
+      MakeList list,
       PeopleRegister people,
       CurrentPerson current,
       HouseSettings houses,
@@ -79,8 +73,7 @@ class HomesController {
     this.open = open;
     this.makings = makings;
     this.book = book;
-    this.products = products;
-    this.larder = larder;
+    this.list = list;
     this.people = people;
     this.current = current;
     this.houses = houses;
@@ -97,15 +90,12 @@ class HomesController {
     PlanQuestion question = planner.question();
     List<FishUse> fitting = book.fitting(question.parts());
     Map<Long, UseBook.Room> rooms = book.rooms();
-    List<ToMake> toMake = open.toMake();
-    model.addAttribute(
-        "makes",
-        HomeView.makes(
-            toMake, open.names(toMake), houses.venueNames(), products, houses.today(), formats()));
+    model.addAttribute("makes", list.rows());
     model.addAttribute(
         "parts", HomeView.parts(question.parts(), List.copyOf(book.uses().values()), formats()));
     model.addAttribute("wants", HomeView.wants(fitting, houses.venues(), rooms));
     model.addAttribute("rooms", HomeView.rooms(houses.venues(), rooms, formats()));
+    model.addAttribute("lastHours", HomeView.lastHours(houses.venues(), rooms));
     model.addAttribute("dropped", open.droppedToday());
     model.addAttribute("noneWanted", question.wanted().isEmpty());
     model.addAttribute("venues", houses.venues());
@@ -230,7 +220,13 @@ class HomesController {
           typed.forEach(
               (field, text) -> {
                 String[] names = field.split("@", -1);
-                if (names.length == 3 && !text.isBlank()) {
+                if (names.length == 2 && names[0].equals("last") && !text.isBlank()) {
+                  LocalTime time = Typed.time(text, field);
+                  long venue = Typed.id(names[1], field);
+                  if (!before.get(venue).lastHour().equals(Optional.of(time))) {
+                    changes.add(() -> book.lastHour(venue, time));
+                  }
+                } else if (names.length == 3 && !text.isBlank()) {
                   int amount = Typed.count(text, 0, MOST, field);
                   long venue = Typed.id(names[2], field);
                   changes.add(() -> keep(names[0], names[1], venue, amount, before));
@@ -260,51 +256,5 @@ class HomesController {
         book.equip(venue, equipment, amount);
       }
     }
-  }
-
-  @PostMapping("/uses/makings/{id}/made")
-  String made(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String venue,
-      @RequestParam(defaultValue = "") String units,
-      @RequestParam(defaultValue = "") String weight,
-      @RequestParam(defaultValue = "") String until,
-      @RequestParam(defaultValue = "") String place,
-      @RequestParam(defaultValue = "") String by,
-      @RequestParam(defaultValue = "") String served,
-      RedirectAttributes later) {
-    Map<String, String> typed =
-        Map.of("id", "" + id, "units", units, "weight", weight, "until", until, "place", place);
-    return reply.after(
-        new Form("/uses#make-" + id, "typedMade", typed),
-        later,
-        () -> {
-          Shelved.Spot spot =
-              larder.spot(Typed.id(venue, "venue"), place, Optional.of(Typed.id(by, "by")));
-          Made made =
-              new Made(
-                  Typed.count(units, 1, MOST, "units"),
-                  mass(weight),
-                  until.isBlank() ? Optional.empty() : Optional.of(Typed.day(until, "until")),
-                  spot,
-                  !served.isEmpty());
-          String code = SentTwice.survive(() -> makings.made(id, made));
-          return words.say(
-              served.isEmpty() ? "homes.said.made" : "homes.said.made-and-served", place, code);
-        });
-  }
-
-  @PostMapping("/uses/makings/{id}/drop")
-  String drop(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String reason,
-      RedirectAttributes later) {
-    return reply.after(
-        new Form("/uses#make-" + id, "typedDrop", Map.of("id", "" + id)),
-        later,
-        () -> {
-          makings.drop(id, reason);
-          return words.say("homes.said.dropped");
-        });
   }
 }

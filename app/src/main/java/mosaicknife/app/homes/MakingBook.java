@@ -26,6 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class MakingBook {
 
   private final MakingRepository makings;
+  private final MakingWayRepository ways;
   private final LotRegister lots;
   private final LotSheets sheets;
   private final UseBook book;
@@ -35,6 +36,7 @@ public class MakingBook {
 
   MakingBook(
       MakingRepository makings,
+      MakingWayRepository ways,
       LotRegister lots,
       LotSheets sheets,
       UseBook book,
@@ -42,6 +44,7 @@ public class MakingBook {
       MakingEndRepository ends,
       HouseSettings houses) {
     this.makings = makings;
+    this.ways = ways;
     this.lots = lots;
     this.sheets = sheets;
     this.book = book;
@@ -58,18 +61,15 @@ public class MakingBook {
   @Transactional(readOnly = true)
   public List<ToMake> toMake() {
     List<MakingEntity> open = makings.findOpen();
+    List<Long> ids = open.stream().map(MakingEntity::id).toList();
+    List<MakingWayEntity> sent = ways.findAllByMakingIdIn(ids);
     Map<Long, List<Input>> from =
-        makings.findSources(open.stream().map(MakingEntity::id).toList()).stream()
+        makings.findSources(ids).stream()
             .collect(
                 Collectors.groupingBy(
                     MakingSourceEntity::makingId,
                     Collectors.mapping(
-                        one ->
-                            new Input(
-                                one.lotId(),
-                                one.slot(),
-                                one.itemId() == null ? "" : shelves.codeOf(one.itemId()),
-                                one.mass()),
+                        one -> new Input(one.lotId(), one.slot(), label(one, sent), one.mass()),
                         Collectors.toList())));
     return open.stream()
         .map(
@@ -82,6 +82,19 @@ public class MakingBook {
                     from.getOrDefault(one.id(), List.of()),
                     fat(book.get(one.useCode()), from.getOrDefault(one.id(), List.of()))))
         .toList();
+  }
+
+  /** The label something lies under: from the beginning, or since it was sent. */
+  private String label(MakingSourceEntity source, List<MakingWayEntity> sent) {
+    Optional<Long> under =
+        Optional.ofNullable(source.itemId())
+            .or(
+                () ->
+                    sent.stream()
+                        .filter(way -> way.isOf(source))
+                        .map(MakingWayEntity::itemId)
+                        .findFirst());
+    return under.map(shelves::codeOf).orElse("");
   }
 
   /**

@@ -1,6 +1,7 @@
 package mosaicknife.app.homes;
 
 import java.time.Clock;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,6 +29,7 @@ public class UseBook {
 
   private static final String USE = "USE:";
   private static final String HANDS = "HANDS";
+  private static final String LAST_HOUR = "LAST_HOUR";
 
   private final HouseUseRepository changed;
   private final VenueRoomRepository rooms;
@@ -144,9 +146,13 @@ public class UseBook {
    * @param wanted the most units of each use a day, by code
    * @param equipment how much equipment there is; what is not named is not limited
    * @param hands minutes of hands; empty if they are not limited
+   * @param lastHour until when it serves; empty if nobody said so
    */
   public record Room(
-      Map<String, Integer> wanted, Map<Equipment, Integer> equipment, Optional<Integer> hands) {}
+      Map<String, Integer> wanted,
+      Map<Equipment, Integer> equipment,
+      Optional<Integer> hands,
+      Optional<LocalTime> lastHour) {}
 
   /**
    * Returns what each venue can take.
@@ -167,16 +173,19 @@ public class UseBook {
     Map<String, Integer> wanted = new LinkedHashMap<>();
     Map<Equipment, Integer> equipment = new LinkedHashMap<>();
     Optional<Integer> hands = Optional.empty();
+    Optional<LocalTime> lastHour = Optional.empty();
     for (VenueRoomEntity row : rows) {
       if (row.what().equals(HANDS)) {
         hands = Optional.of(row.amount());
+      } else if (row.what().equals(LAST_HOUR)) {
+        lastHour = Optional.of(LocalTime.ofSecondOfDay(row.amount() * 60L));
       } else if (row.what().startsWith(USE)) {
         wanted.put(row.what().substring(USE.length()), row.amount());
       } else {
         equipment.put(Equipment.valueOf(row.what()), row.amount());
       }
     }
-    return new Room(wanted, equipment, hands);
+    return new Room(wanted, equipment, hands, lastHour);
   }
 
   /**
@@ -213,6 +222,17 @@ public class UseBook {
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void hands(long venue, int minutes) {
     keep(venue, HANDS, minutes);
+  }
+
+  /**
+   * Says until when a venue serves.
+   *
+   * @param venue the number of the venue
+   * @param time its last hour
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void lastHour(long venue, LocalTime time) {
+    keep(venue, LAST_HOUR, time.toSecondOfDay() / 60);
   }
 
   private void keep(long venue, String what, int amount) {

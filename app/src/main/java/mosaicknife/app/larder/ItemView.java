@@ -68,6 +68,7 @@ record ItemView(
       Map<Long, String> venues,
       Map<Long, String> people,
       Optional<ExactMoney> cost,
+      boolean skinOn,
       LocalDate today,
       Formats formats) {
     return new ItemView(
@@ -97,7 +98,7 @@ record ItemView(
             .map(money -> formats.price(money.per(item.mass())))
             .orElse(""),
         happened(item, venues, formats),
-        forecast(item, lots, today, formats));
+        forecast(item, lots, skinOn, today, formats));
   }
 
   /**
@@ -158,7 +159,9 @@ record ItemView(
           : formats.say("larder.said.taken-because", when, taken.mass(), what, taken.reason());
     }
     if (entry instanceof Entry.Weighed weighed) {
-      return formats.say("larder.said.weighed", when, weighed.mass(), weighed.note());
+      return weighed.trim().isPositive()
+          ? formats.say("larder.said.trimmed", when, weighed.mass(), weighed.trim(), weighed.note())
+          : formats.say("larder.said.weighed", when, weighed.mass(), weighed.note());
     }
     if (entry instanceof Entry.Moved moved) {
       return formats.say(
@@ -180,23 +183,23 @@ record ItemView(
 
   /** Only what was weighed again since it hangs there has a curve of its own. */
   private static List<Forecast> forecast(
-      Item item, Map<Long, Lot> lots, LocalDate today, Formats formats) {
+      Item item, Map<Long, Lot> lots, boolean skinOn, LocalDate today, Formats formats) {
     boolean reweighed = item.entries().stream().anyMatch(Entry.Weighed.class::isInstance);
     if (!reweighed || item.isGone() || item.shelved().trace().lots().size() != 1) {
       return List.of();
     }
     Lot lot = lots.get(item.shelved().trace().lots().iterator().next());
-    Optional<Ageing> curve = Ageing.of(item, lot.species(), true);
+    Ageing curve = Ageing.of(item, lot.species(), skinOn);
     List<Forecast> days = new ArrayList<>();
     LocalDate first = item.shelved().made();
-    for (int ahead = 1; ahead <= FORECAST_DAYS && curve.isPresent(); ahead++) {
+    for (int ahead = 1; ahead <= FORECAST_DAYS; ahead++) {
       LocalDate day = today.plusDays(ahead);
       long since = first.until(day, java.time.temporal.ChronoUnit.DAYS);
-      List<Mass> range = curve.get().range(since);
+      List<Mass> range = curve.range(since);
       days.add(
           new Forecast(
               formats.day(day),
-              formats.about(curve.get().mass(since)),
+              formats.about(curve.mass(since)),
               formats.range(range.get(0), range.get(1))));
     }
     return days;

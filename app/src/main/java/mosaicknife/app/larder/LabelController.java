@@ -69,6 +69,7 @@ class LabelController {
                             venues,
                             names,
                             java.util.Optional.empty(),
+                            book.isSkinOn(item),
                             houses.today(),
                             house.formats()),
                         SquareCode.of(book.square(item.shelved().code()))))

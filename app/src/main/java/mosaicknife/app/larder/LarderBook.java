@@ -15,6 +15,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LotMoney;
@@ -247,6 +248,18 @@ public class LarderBook {
                                     .get(one.getKey().lot())
                                     .carried(one.getKey().slot(), one.getValue()))
                         .reduce(item.additions(), ExactMoney::plus)));
+  }
+
+  /**
+   * Returns whether the skin is still on something: nothing of its lots is skinned.
+   *
+   * @param item the item
+   * @return true if no skin is a part of its own there
+   */
+  public boolean isSkinOn(Item item) {
+    return sheets.of(lots.all(item.shelved().trace().lots())).stream()
+        .flatMap(sheet -> sheet.parts().stream())
+        .noneMatch(part -> part.kind().is(PartKind.Trait.SKIN));
   }
 
   /**

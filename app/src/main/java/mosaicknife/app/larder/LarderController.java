@@ -101,6 +101,7 @@ class LarderController {
                     venues,
                     names,
                     costs.map(all -> all.get(item.shelved().code())),
+                    book.isSkinOn(item),
                     houses.today(),
                     formats()))
         .toList();
@@ -181,16 +182,17 @@ class LarderController {
       @PathVariable String code,
       @RequestParam(defaultValue = "") String id,
       @RequestParam(defaultValue = "") String weight,
+      @RequestParam(defaultValue = "") String trim,
       @RequestParam(defaultValue = "") String note,
       RedirectAttributes later) {
     return change(
         code,
-        Map.of("weight", weight, "note", note),
+        Map.of("weight", weight, "trim", trim, "note", note),
         later,
         () -> {
           Mass mass =
               mass(weight).orElseThrow(() -> Refusal.ofField("weight", "larder.problem.nothing"));
-          keeper.weigh(ClientIds.of(id), code, mass, note);
+          keeper.weigh(ClientIds.of(id), code, mass, mass(trim).orElse(Mass.ZERO), note);
           return words.say("larder.said.weighed-now", formats().mass(mass));
         });
   }

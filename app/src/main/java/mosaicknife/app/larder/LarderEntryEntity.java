@@ -54,6 +54,9 @@ class LarderEntryEntity {
   @Column(name = "mass_mg")
   private Long massMilligrams;
 
+  @Column(name = "trim_mg")
+  private long trimMilligrams;
+
   private Integer units;
   private BigDecimal additions;
   private String reason = "";
@@ -99,6 +102,7 @@ class LarderEntryEntity {
     } else if (entry instanceof Entry.Weighed weighed) {
       kind = Kind.WEIGHED;
       massMilligrams = weighed.mass().milligrams();
+      trimMilligrams = weighed.trim().milligrams();
       reason = weighed.note();
     } else if (entry instanceof Entry.Moved moved) {
       kind = Kind.MOVED;
@@ -138,7 +142,9 @@ class LarderEntryEntity {
               new ExactMoney(additions, currency),
               reason,
               madeAt);
-      case WEIGHED -> new Entry.Weighed(Mass.ofMilligrams(massMilligrams), reason, madeAt);
+      case WEIGHED ->
+          new Entry.Weighed(
+              Mass.ofMilligrams(massMilligrams), Mass.ofMilligrams(trimMilligrams), reason, madeAt);
       case MOVED -> new Entry.Moved(new Shelved.Spot(venueId, place, keeperId), madeAt);
       case SENT -> new Entry.Sent(venueId, madeAt);
       case TURNED -> new Entry.Turned(state, useBy, madeAt);

@@ -417,17 +417,21 @@ public class LarderKeeper {
    * @param clientId the identifier the sender made
    * @param code the code of the item
    * @param mass what it weighs
+   * @param trim how much was cut off, from 0
    * @param note what was seen, possibly empty
    * @throws Refusal if it got heavier
    */
-  public void weigh(UUID clientId, String code, Mass mass, String note) {
+  public void weigh(UUID clientId, String code, Mass mass, Mass trim, String note) {
     change(
         clientId,
         code,
         kept -> {
-          Refusal.ifFound(LarderRules.weighing(kept.item(), mass));
+          Refusal.ifFound(LarderRules.weighing(kept.item(), mass.plus(trim)));
           return new Entry.Weighed(
-              mass, PlainText.line(note, LONGEST_REASON, "note", FieldName.NOTE), clock.instant());
+              mass,
+              trim,
+              PlainText.line(note, LONGEST_REASON, "note", FieldName.NOTE),
+              clock.instant());
         });
   }
 
@@ -454,7 +458,7 @@ public class LarderKeeper {
       write(mass.isEmpty() ? clientId : UUID.randomUUID(), kept, gone, null);
     }
     if (mass.isPresent()) {
-      write(clientId, kept, new Entry.Weighed(there, Item.STOCK_TAKE, now), null);
+      write(clientId, kept, new Entry.Weighed(there, Mass.ZERO, Item.STOCK_TAKE, now), null);
     }
   }
 

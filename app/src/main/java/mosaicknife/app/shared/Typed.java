@@ -3,6 +3,8 @@ package mosaicknife.app.shared;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.Currency;
 import java.util.Optional;
@@ -112,6 +114,22 @@ public final class Typed {
       return LocalDate.parse(text(typed));
     } catch (DateTimeException e) {
       throw Refusal.ofField(field, "shared.problem.day", shortened(text(typed)));
+    }
+  }
+
+  /**
+   * Reads a time of the day.
+   *
+   * @param typed the time as a browser sends it, such as {@code 22:30}
+   * @param field the name of the field
+   * @return the time, to the minute
+   * @throws Refusal if it is none
+   */
+  public static LocalTime time(String typed, String field) {
+    try {
+      return LocalTime.parse(text(typed)).truncatedTo(ChronoUnit.MINUTES);
+    } catch (DateTimeException e) {
+      throw Refusal.ofField(field, "shared.problem.time", shortened(text(typed)));
     }
   }
 

@@ -75,13 +75,21 @@ public sealed interface Entry {
   }
 
   /**
-   * It was weighed again: what it lost went into the air, and its money stays.
+   * It was weighed again: what it lost went into the air or was cut off, and its money stays with
+   * what is left, so that the plate pays for both.
    *
    * @param mass what it weighs now, positive
+   * @param trim how much was cut off as hard or dark, beside what dried off; from 0
    * @param note what was seen: humidity, temperature, the rack
    * @param at when
    */
-  record Weighed(Mass mass, String note, Instant at) implements Entry {}
+  record Weighed(Mass mass, Mass trim, String note, Instant at) implements Entry {
+
+    /** Refuses less than nothing. */
+    public Weighed {
+      Check.that(!trim.isNegative(), "Expected trim from 0 g, found " + trim);
+    }
+  }
 
   /**
    * It lies somewhere else now.

@@ -1,5 +1,7 @@
 package mosaicknife.core.use;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +17,7 @@ import mosaicknife.core.use.FishUse.Equipment;
  * @param wanted what the venues can sell or keep
  * @param room how much equipment each venue has left; what is not named is not limited
  * @param hands the minutes of hands each venue has left; a venue not named is not limited
+ * @param left the minutes each venue has until its last hour; a venue not named has time
  * @param locks what was decided by hand and stays
  */
 public record PlanQuestion(
@@ -22,6 +25,7 @@ public record PlanQuestion(
     List<Wanted> wanted,
     Map<Place, Long> room,
     Map<Long, Long> hands,
+    Map<Long, Long> left,
     List<Lock> locks) {
 
   /** Copies the lists; refuses a part or a wish that is there twice. */
@@ -30,6 +34,7 @@ public record PlanQuestion(
     wanted = List.copyOf(wanted);
     room = Map.copyOf(room);
     hands = Map.copyOf(hands);
+    left = Map.copyOf(left);
     locks = List.copyOf(locks);
     Set<String> seen = new HashSet<>();
     for (OnHand part : parts) {
@@ -92,11 +97,33 @@ public record PlanQuestion(
   }
 
   /**
+   * Returns how many units of a wish are ready before the last hour of its venue. What keeps for a
+   * day or more is not made for tonight alone.
+   *
+   * @param one the wish
+   * @return what is wanted at most, or less if there is no time for it
+   */
+  public long inTime(Wanted one) {
+    Long minutes = left.get(one.venue());
+    FishUse.Work work = one.use().work();
+    if (minutes == null || one.use().keeps() > 0) {
+      return one.most();
+    }
+    if (minutes < work.start()) {
+      return 0;
+    }
+    BigDecimal rest = BigDecimal.valueOf(minutes - work.start());
+    return work.each().signum() == 0
+        ? one.most()
+        : Math.min(one.most(), rest.divide(work.each(), 0, RoundingMode.FLOOR).longValueExact());
+  }
+
+  /**
    * Returns the same question without locks.
    *
    * @return what would be free to plan
    */
   public PlanQuestion unlocked() {
-    return new PlanQuestion(parts, wanted, room, hands, List.of());
+    return new PlanQuestion(parts, wanted, room, hands, left, List.of());
   }
 }

@@ -228,7 +228,12 @@ final class Sharing {
     if (open.isEmpty()) {
       return Finding.of(Why.NOT_WANTED);
     }
-    List<Wanted> worth = open.stream().filter(wanted -> wanted.worth() > 0).toList();
+    List<Wanted> inTime =
+        open.stream().filter(wanted -> units.get(wanted.id()) < question.inTime(wanted)).toList();
+    if (inTime.isEmpty()) {
+      return Finding.of(Why.TOO_LATE);
+    }
+    List<Wanted> worth = inTime.stream().filter(wanted -> wanted.worth() > 0).toList();
     if (worth.isEmpty()) {
       return Finding.of(Why.NOT_WORTH_IT);
     }

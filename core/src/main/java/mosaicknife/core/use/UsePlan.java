@@ -74,6 +74,8 @@ public record UsePlan(List<Making> makings, List<Left> left, long worth, long bo
     LESS_THAN_A_UNIT,
     /** The equipment is full: which. */
     NO_ROOM,
+    /** The last hour comes before it is ready. */
+    TOO_LATE,
     /** No hands are left. */
     NO_HANDS,
     /** What it would become is worth less than the work and what goes in. */

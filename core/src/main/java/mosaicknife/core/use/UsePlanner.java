@@ -165,7 +165,8 @@ public final class UsePlanner {
             .filter(lock -> lock.venue() == wanted.venue())
             .mapToLong(lock -> unitsOf(wanted.use(), lock))
             .sum();
-    IntVar count = model.newIntVar(locked, Math.max(locked, wanted.most()), wanted.id());
+    long most = Math.max(locked, question.inTime(wanted));
+    IntVar count = model.newIntVar(locked, most, wanted.id());
     units.put(wanted.id(), count);
     worth.addTerm(count, wanted.worth());
     FishUse.Work work = wanted.use().work();
@@ -176,7 +177,7 @@ public final class UsePlanner {
     }
     if (question.hands().containsKey(wanted.venue())) {
       BoolVar any = model.newBoolVar(wanted.id() + "?");
-      model.addLessOrEqual(count, LinearExpr.term(any, Math.max(locked, wanted.most())));
+      model.addLessOrEqual(count, LinearExpr.term(any, most));
       minutes
           .computeIfAbsent(wanted.venue(), key -> LinearExpr.newBuilder())
           .addTerm(count, hundredths(work.each()))

@@ -254,7 +254,7 @@ public class LarderMoneyTest {
     }
     if (what == 1) {
       Mass drier = Mass.ofMilligrams(Math.max(1, item.mass().milligrams() * 9 / 10));
-      shelf.set(which, after(item, new Entry.Weighed(drier, "", NOON)));
+      shelf.set(which, after(item, new Entry.Weighed(drier, Mass.ZERO, "", NOON)));
       return;
     }
     boolean all = random.nextBoolean();

@@ -1,7 +1,6 @@
 package mosaicknife.core.larder;
 
 import static org.testng.Assert.assertEquals;
-import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.time.Duration;
@@ -13,7 +12,6 @@ import java.util.OptionalInt;
 import java.util.Set;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.finding.Finding;
-import mosaicknife.core.larder.Ageing.Reading;
 import mosaicknife.core.larder.Entry.Out;
 import mosaicknife.core.larder.FreezingTime.Cold;
 import mosaicknife.core.larder.Item.Due;
@@ -159,7 +157,8 @@ public class LarderTest {
 
   @Test
   public void whatDriesKeepsItsTraceAndItsMoney() {
-    Item dry = item(State.RAW, TODAY, 0, new Entry.Weighed(Mass.ofGrams(930), "82 %", NOON));
+    Item dry =
+        item(State.RAW, TODAY, 0, new Entry.Weighed(Mass.ofGrams(930), Mass.ZERO, "82 %", NOON));
     assertEquals(dry.mass(), Mass.ofGrams(930));
     assertEquals(dry.trace().mass(), KILO);
     assertEquals(dry.additions(), item(State.RAW, TODAY, 0).additions());
@@ -169,20 +168,61 @@ public class LarderTest {
   }
 
   @Test
-  public void theAgeingCurveIsCorrectedByEveryReweighing() {
-    Ageing curve = new Ageing(KILO, 0.20, 0.05, 0.11);
-    // 1000 × (1 − 0.2 × (1 − e^−0.77)) = 1000 × (1 − 0.2 × 0.536987)
-    assertEquals(curve.mass(7).inGrams().doubleValue(), 892.60, 0.01);
-    assertEquals(curve.dayOf(Fraction.of(1, 10), 30), OptionalInt.of(7), "0.1 / 0.2 = 1 − e^−kt");
+  public void theAgeingCurveStartsWhereTheFormulaSays() {
+    Ageing curve = Ageing.about(KILO, 0.20, 0.11);
+    // 1000 × (1 − 0.2 × (1 − e^−0.77)) = 892.6; the mean over a band of rates lies close to it
+    assertEquals(curve.mass(7).inGrams().doubleValue(), 892.6, 4);
     assertEquals(curve.dayOf(Fraction.of(1, 4), 30), OptionalInt.empty(), "never");
-    // after 5 days 942 g: 0.058 / 0.42305 = 0.1371; its weight 0.42305² / 0.008² = 2796 to 400
-    Ageing corrected = curve.with(List.of(new Reading(5, Mass.ofGrams(942))));
-    assertEquals(corrected.last(), (400 * 0.20 + 2796.4 * 0.13710) / 3196.4, 0.0002);
-    assertTrue(corrected.spread() < 0.018);
-    assertEquals(corrected.through(new Reading(5, Mass.ofGrams(930))).mass(5), Mass.ofGrams(930));
-    List<Mass> range = corrected.range(7);
-    assertTrue(range.get(0).compareTo(corrected.mass(7)) < 0);
-    assertTrue(range.get(1).compareTo(corrected.mass(7)) > 0);
+    int tenth = curve.dayOf(Fraction.of(1, 10), 30).orElseThrow();
+    assertTrue(tenth >= 6 && tenth <= 8, "0.1 / 0.2 = 1 − e^−kt on day 6.3, found " + tenth);
+    assertTrue(width(curve, 7) > 80, "a starting estimate is wide");
+  }
+
+  /** Grams between the lightest and the heaviest it may be. */
+  private static double width(Ageing curve, double day) {
+    List<Mass> range = curve.range(day);
+    assertTrue(range.get(0).compareTo(curve.mass(day)) <= 0);
+    assertTrue(range.get(1).compareTo(curve.mass(day)) >= 0);
+    return range.get(1).minus(range.get(0)).inGrams().doubleValue();
+  }
+
+  @Test
+  public void everyReweighingTellsShareAndRate() {
+    // a piece that dries by 0.16 and quickly, 0.25 a day: e^−1 on day 4
+    Ageing curve = Ageing.about(KILO, 0.20, 0.11);
+    double before = width(curve, 14);
+    for (int day = 1; day <= 8; day++) {
+      double mass = 1000 * (1 - 0.16 * (1 - Math.exp(-0.25 * day)));
+      curve = curve.with(day, Mass.ofMilligrams(Math.round(mass * 1000)), Mass.ZERO);
+      assertEquals(curve.mass(day), curve.from(), "what was weighed is known");
+    }
+    double end = 1000 * (1 - 0.16 * (1 - Math.exp(-0.25 * 14)));
+    assertEquals(curve.mass(14).inGrams().doubleValue(), end, 20);
+    assertTrue(curve.range(14).get(0).inGrams().doubleValue() < end);
+    assertTrue(curve.range(14).get(1).inGrams().doubleValue() > end);
+    assertTrue(width(curve, 14) < before / 3, before + " g before, now " + width(curve, 14));
+    assertTrue(curve.rate() > 0.14, "it learns that this dries quickly: " + curve.rate());
+  }
+
+  @Test
+  public void whatIsCutOffDidNotDryOff() {
+    Ageing curve = Ageing.about(KILO, 0.20, 0.11);
+    Ageing trimmed = curve.with(5, Mass.ofGrams(860), Mass.ofGrams(82));
+    Ageing whole = curve.with(5, Mass.ofGrams(942), Mass.ZERO);
+    assertEquals(trimmed.last(), whole.last(), 1e-9);
+    assertEquals(trimmed.from(), Mass.ofGrams(860));
+    assertEquals(
+        trimmed.mass(9).inGrams().doubleValue() / 860,
+        whole.mass(9).inGrams().doubleValue() / 942,
+        1e-5);
+  }
+
+  @Test
+  public void aReadingNothingExplainsIsGoneOnFromAllTheSame() {
+    Ageing odd = Ageing.about(KILO, 0.20, 0.11).with(1, Mass.ofGrams(400), Mass.ZERO);
+    assertEquals(odd.from(), Mass.ofGrams(400));
+    assertTrue(odd.mass(3).compareTo(Mass.ofGrams(400)) <= 0);
+    assertTrue(odd.mass(3).compareTo(Mass.ofGrams(280)) > 0);
   }
 
   @Test
@@ -192,9 +232,13 @@ public class LarderTest {
     assertTrue(Ageing.starting(catalogue.getSpecies("albacore"), false, KILO).last() < hake.last());
     assertTrue(Ageing.starting(catalogue.getSpecies("hake"), true, KILO).last() < hake.last());
     Item cut = item(State.RAW, TODAY, 0);
-    Item taken = item(State.RAW, TODAY, 0, cut.taking(Mass.ofGrams(10), Out.EATEN, "", NOON));
-    assertTrue(Ageing.of(cut, catalogue.getSpecies("hake"), true).isPresent());
-    assertFalse(Ageing.of(taken, catalogue.getSpecies("hake"), true).isPresent());
+    Entry plate = cut.taking(Mass.ofGrams(200), Out.EATEN, "", NOON);
+    Item taken = item(State.RAW, TODAY, 0, plate);
+    Ageing whole = Ageing.of(cut, catalogue.getSpecies("hake"), true);
+    Ageing rest = Ageing.of(taken, catalogue.getSpecies("hake"), true);
+    assertEquals(rest.from(), Mass.ofGrams(800));
+    assertEquals(
+        rest.mass(7).inGrams().doubleValue(), 0.8 * whole.mass(7).inGrams().doubleValue(), 0.01);
   }
 
   @Test

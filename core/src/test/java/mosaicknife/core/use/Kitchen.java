@@ -55,6 +55,20 @@ final class Kitchen {
 
   static FishUse use(
       String code, Set<String> kinds, Measure measure, FishUse.Work work, Optional<Fraction> fat) {
+    return use(code, kinds, measure, work, 1, fat);
+  }
+
+  static FishUse forTonight(String code, Set<String> kinds, Measure measure, FishUse.Work work) {
+    return use(code, kinds, measure, work, 0, Optional.empty());
+  }
+
+  private static FishUse use(
+      String code,
+      Set<String> kinds,
+      Measure measure,
+      FishUse.Work work,
+      int keeps,
+      Optional<Fraction> fat) {
     return new FishUse(
         code,
         code,
@@ -71,7 +85,7 @@ final class Kitchen {
         work,
         BigDecimal.ONE,
         false,
-        1,
+        keeps,
         Set.of(),
         fat);
   }

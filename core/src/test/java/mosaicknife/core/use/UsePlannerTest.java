@@ -39,7 +39,7 @@ public class UsePlannerTest {
       use("collar", Set.of("collar"), new Measure.Pieces(1), work(5, "2", Equipment.GRILL, "7"));
 
   private static PlanQuestion ask(List<OnHand> parts, List<Wanted> wanted) {
-    return new PlanQuestion(parts, wanted, Map.of(), Map.of(), List.of());
+    return new PlanQuestion(parts, wanted, Map.of(), Map.of(), Map.of(), List.of());
   }
 
   private static long units(UsePlan plan, String id) {
@@ -77,6 +77,7 @@ public class UsePlannerTest {
             List.of(new Wanted(COLLAR, 1, 10, 400)),
             Map.of(new Place(1, Equipment.GRILL), 21L),
             Map.of(1L, 60L),
+            Map.of(),
             List.of());
     UsePlan plan = UsePlanner.plan(question, 10);
     assertEquals(units(plan, "collar@1"), 3, "three by seven minutes");
@@ -103,10 +104,32 @@ public class UsePlannerTest {
             List.of(new Wanted(PATTY, 1, 50, 300)),
             Map.of(),
             Map.of(1L, 30L),
+            Map.of(),
             List.of());
     UsePlan plan = UsePlanner.plan(question, 10);
     assertEquals(units(plan, "patty@1"), 20, "thirty minutes less ten to set up");
     assertEquals(plan.left().get(0).why().what(), Why.NO_HANDS);
+  }
+
+  @Test
+  public void whatDoesNotKeepIsReadyBeforeTheLastHour() {
+    OnHand trim = part("trim", "albacore", "trim", "3.000", 1);
+    Wanted keeps = new Wanted(PATTY, 1, 50, 300);
+    FishUse tonight =
+        Kitchen.forTonight("tonight", Set.of("trim"), grams(60), work(10, "2", Equipment.PAN, "2"));
+    Wanted fresh = new Wanted(tonight, 1, 50, 500);
+    PlanQuestion question =
+        new PlanQuestion(
+            List.of(trim), List.of(fresh), Map.of(), Map.of(), Map.of(1L, 35L), List.of());
+    UsePlan plan = UsePlanner.plan(question, 10);
+    assertEquals(units(plan, "tonight@1"), 12, "35 minutes less ten to set up, two minutes each");
+    assertEquals(plan.left().get(0).why().what(), Why.TOO_LATE);
+    assertEquals(question.inTime(keeps), 50, "tomorrow is a day as well");
+    assertEquals(question.inTime(new Wanted(tonight, 2, 50, 500)), 50, "another venue has time");
+    PlanQuestion late =
+        new PlanQuestion(
+            List.of(trim), List.of(fresh), Map.of(), Map.of(), Map.of(1L, 5L), List.of());
+    assertEquals(UsePlanner.plan(late, 10).makings(), List.of());
   }
 
   @Test
@@ -117,6 +140,7 @@ public class UsePlannerTest {
         new PlanQuestion(
             List.of(trim),
             wanted,
+            Map.of(),
             Map.of(),
             Map.of(),
             List.of(new Lock("trim", "skewer", 2, Mass.ofGrams(300))));
@@ -132,6 +156,7 @@ public class UsePlannerTest {
                 new PlanQuestion(
                     List.of(trim),
                     wanted,
+                    Map.of(),
                     Map.of(),
                     Map.of(),
                     List.of(new Lock("trim", "skewer", 2, Mass.ofGrams(700)))),
@@ -250,6 +275,7 @@ public class UsePlannerTest {
             wanted,
             Map.of(new Place(1, Equipment.PAN), 40L, new Place(2, Equipment.GRILL), 35L),
             Map.of(1L, 60L, 2L, 45L),
+            Map.of(),
             List.of());
     UsePlan plan = UsePlanner.plan(question, 20);
     assertTrue(plan.isProved());

@@ -115,6 +115,6 @@ public class UsesBench {
         }
       }
     }
-    return new PlanQuestion(parts, wanted, room, hands, List.of());
+    return new PlanQuestion(parts, wanted, room, hands, Map.of(), List.of());
   }
 }

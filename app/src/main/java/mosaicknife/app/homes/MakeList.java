@@ -1,0 +1,127 @@
+package mosaicknife.app.homes;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderKeeper.Input;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.use.Batch;
+import mosaicknife.core.use.RecipeLine;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The list of what is to be made: of what, with what, and what must be brought first. */
+@Component
+class MakeList {
+
+  private final MakingBook open;
+  private final SubProducts products;
+  private final Transfers transfers;
+  private final HouseSettings houses;
+
+  MakeList(MakingBook open, SubProducts products, Transfers transfers, HouseSettings houses) {
+    this.open = open;
+    this.products = products;
+    this.transfers = transfers;
+    this.houses = houses;
+  }
+
+  /** Something that is to be made. */
+  record MakeRow(
+      long id,
+      String name,
+      String venue,
+      long venueId,
+      int units,
+      String fish,
+      String out,
+      String until,
+      List<String> from,
+      List<LegRow> legs,
+      List<String> ingredients,
+      List<String> cautions) {}
+
+  /** Something that is to be sent or is on its way. */
+  record LegRow(int number, String what, String code, boolean sent) {}
+
+  /** The rows, the oldest decision first. */
+  @Transactional(readOnly = true)
+  public List<MakeRow> rows() {
+    List<ToMake> all = open.toMake();
+    Map<String, String> names = open.names(all);
+    Map<Long, String> venues = houses.venueNames();
+    Formats formats = houses.house().formats();
+    return all.stream().map(one -> row(one, names, venues, formats)).toList();
+  }
+
+  private MakeRow row(
+      ToMake one, Map<String, String> names, Map<Long, String> venues, Formats formats) {
+    Batch batch = new Batch(one.use(), one.mass(), one.mass());
+    return new MakeRow(
+        one.id(),
+        one.use().name(),
+        venues.getOrDefault(one.venue(), "?"),
+        one.venue(),
+        one.units(),
+        formats.mass(one.mass()),
+        formats.mass(batch.out()),
+        houses.today().plusDays(one.use().keeps()).toString(),
+        one.from().stream().map(input -> from(input, names, formats)).toList(),
+        transfers.legs(one).stream().map(leg -> leg(one, leg, names, venues, formats)).toList(),
+        ingredients(one, batch, products.of(batch, one.venue()), formats),
+        one.use().cautions().stream()
+            .sorted()
+            .map(caution -> formats.say("FishUse.Caution." + caution.name()))
+            .toList());
+  }
+
+  private static String from(Input input, Map<String, String> names, Formats formats) {
+    return formats.say(
+        input.item().isEmpty() ? "homes.said.from" : "homes.said.from-shelf",
+        input.mass(),
+        names.get(input.lot() + ":" + input.slot()),
+        input.item().isEmpty() ? input.lot() : input.item());
+  }
+
+  private static LegRow leg(
+      ToMake one,
+      Transfers.Leg leg,
+      Map<String, String> names,
+      Map<Long, String> venues,
+      Formats formats) {
+    return new LegRow(
+        leg.number(),
+        formats.say(
+            leg.sent() ? "homes.said.on-its-way" : "homes.said.to-send",
+            leg.input().mass(),
+            names.get(leg.input().lot() + ":" + leg.input().slot()),
+            venues.getOrDefault(leg.from(), "?"),
+            venues.getOrDefault(one.venue(), "?")),
+        leg.input().item(),
+        leg.sent());
+  }
+
+  private static List<String> ingredients(
+      ToMake one, Batch batch, Map<RecipeLine, List<Input>> products, Formats formats) {
+    List<String> all = new ArrayList<>();
+    for (Batch.Ingredient in : batch.ingredients()) {
+      List<Input> there = products.getOrDefault(in.line(), List.of());
+      String codes = there.stream().map(Input::item).collect(Collectors.joining(", "));
+      all.add(
+          there.isEmpty()
+              ? formats.say("homes.said.ingredient", in.line().name(), in.mass())
+              : formats.say(
+                  "homes.said.ingredient-there",
+                  in.line().name(),
+                  in.mass(),
+                  SubProducts.mass(there),
+                  codes));
+    }
+    one.fat()
+        .ifPresent(
+            fat -> all.add(formats.say("homes.said.fat", fat, one.use().fat().orElseThrow())));
+    return all;
+  }
+}

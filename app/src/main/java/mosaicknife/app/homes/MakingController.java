@@ -1,0 +1,114 @@
+package mosaicknife.app.homes;
+
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.homes.Makings.Made;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderKeeper;
+import mosaicknife.app.shared.FormReply;
+import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Typed;
+import mosaicknife.app.shared.Words;
+import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.quantity.MassText;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** What becomes of something that was decided: brought, made or dropped. */
+@Controller
+@PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+class MakingController {
+
+  private static final int MOST = 100_000;
+
+  private final Makings makings;
+  private final Transfers transfers;
+  private final LarderKeeper larder;
+  private final HouseSettings houses;
+  private final FormReply reply;
+  private final Words words;
+
+  MakingController(
+      Makings makings,
+      Transfers transfers,
+      LarderKeeper larder,
+      HouseSettings houses,
+      FormReply reply,
+      Words words) {
+    this.makings = makings;
+    this.transfers = transfers;
+    this.larder = larder;
+    this.houses = houses;
+    this.reply = reply;
+    this.words = words;
+  }
+
+  @PostMapping("/uses/makings/{id}/made")
+  String made(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String venue,
+      @RequestParam(defaultValue = "") String units,
+      @RequestParam(defaultValue = "") String weight,
+      @RequestParam(defaultValue = "") String until,
+      @RequestParam(defaultValue = "") String place,
+      @RequestParam(defaultValue = "") String by,
+      @RequestParam(defaultValue = "") String served,
+      RedirectAttributes later) {
+    Map<String, String> typed =
+        Map.of("id", "" + id, "units", units, "weight", weight, "until", until, "place", place);
+    return reply.after(
+        new Form("/uses#make-" + id, "typedMade", typed),
+        later,
+        () -> {
+          Shelved.Spot spot =
+              larder.spot(Typed.id(venue, "venue"), place, Optional.of(Typed.id(by, "by")));
+          Made made =
+              new Made(
+                  Typed.count(units, 1, MOST, "units"),
+                  Optional.of(weight.strip())
+                      .filter(text -> !text.isEmpty())
+                      .map(text -> MassText.parse(text, houses.house().formats().system().small()))
+                      .map(MassText::mass),
+                  until.isBlank() ? Optional.empty() : Optional.of(Typed.day(until, "until")),
+                  spot,
+                  !served.isEmpty());
+          String code = SentTwice.survive(() -> makings.made(id, made));
+          return words.say(
+              served.isEmpty() ? "homes.said.made" : "homes.said.made-and-served", place, code);
+        });
+  }
+
+  /** What lies at another venue goes on its way, under a label. */
+  @PostMapping("/uses/makings/{id}/send")
+  String send(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String number,
+      RedirectAttributes later) {
+    return reply.after(
+        new Form("/uses#make-" + id, "typedMade", Map.of()),
+        later,
+        () -> {
+          int which = Typed.count(number, 0, MOST, "number");
+          return words.say("homes.said.sent", transfers.send(id, which));
+        });
+  }
+
+  @PostMapping("/uses/makings/{id}/drop")
+  String drop(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String reason,
+      RedirectAttributes later) {
+    return reply.after(
+        new Form("/uses#make-" + id, "typedDrop", Map.of("id", "" + id)),
+        later,
+        () -> {
+          makings.drop(id, reason);
+          return words.say("homes.said.dropped");
+        });
+  }
+}

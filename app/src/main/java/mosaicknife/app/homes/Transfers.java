@@ -1,0 +1,166 @@
+package mosaicknife.app.homes;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.larder.LarderKeeper;
+import mosaicknife.app.larder.LarderKeeper.Input;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.Mass;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Brings what lies at one venue to where something is made of it: it goes under a label, is sent,
+ * and arrives when somebody says so there, short or not.
+ */
+@Service
+@Transactional
+public class Transfers {
+
+  private static final int DAYS_ON_THE_WAY = 1;
+
+  private final MakingRepository makings;
+  private final MakingWayRepository ways;
+  private final MakingBook open;
+  private final LotSheets sheets;
+  private final LarderKeeper larder;
+  private final LarderBook shelves;
+  private final HouseSettings houses;
+  private final CurrentPerson current;
+  private final Clock clock;
+
+  Transfers(
+      MakingRepository makings,
+      MakingWayRepository ways,
+      MakingBook open,
+      LotSheets sheets,
+      LarderKeeper larder,
+      LarderBook shelves,
+      HouseSettings houses,
+      CurrentPerson current,
+      Clock clock) {
+    this.makings = makings;
+    this.ways = ways;
+    this.open = open;
+    this.sheets = sheets;
+    this.larder = larder;
+    this.shelves = shelves;
+    this.houses = houses;
+    this.current = current;
+    this.clock = clock;
+  }
+
+  /**
+   * Something that is not where it is needed.
+   *
+   * @param number which of the things the batch is made of, from 0
+   * @param input what
+   * @param from the number of the venue where it lies
+   * @param sent whether it is on its way
+   */
+  public record Leg(int number, Input input, long from, boolean sent) {}
+
+  /**
+   * Returns what of something that is to be made lies elsewhere.
+   *
+   * @param making what is to be made
+   * @return what is to be sent or is on its way; a part that is not cut yet is not in it
+   */
+  @Transactional(readOnly = true)
+  public List<Leg> legs(ToMake making) {
+    List<Leg> legs = new ArrayList<>();
+    for (int i = 0; i < making.from().size(); i++) {
+      int number = i;
+      Input input = making.from().get(i);
+      if (!input.item().isEmpty()) {
+        Item item = shelves.get(input.item());
+        if (!item.isGone() && item.spot().venue() != making.venue()) {
+          legs.add(new Leg(number, input, item.spot().venue(), item.underWay().isPresent()));
+        }
+      } else {
+        LotSheet sheet = sheets.get(input.lot());
+        long at = houses.venueCalled(sheet.lot().venue()).id();
+        left(sheet, input)
+            .filter(mass -> at != making.venue())
+            .ifPresent(mass -> legs.add(new Leg(number, input, at, false)));
+      }
+    }
+    return legs;
+  }
+
+  private static Optional<Mass> left(LotSheet sheet, Input input) {
+    return sheet
+        .find(input.slot())
+        .filter(LotPart::isStarted)
+        .map(part -> part.mass().minus(part.part().shelf().in()))
+        .filter(Mass::isPositive)
+        .map(left -> left.compareTo(input.mass()) < 0 ? left : input.mass());
+  }
+
+  /**
+   * Sends something to where it is needed.
+   *
+   * @param id the number of the making
+   * @param number which of the things it is made of, from 0
+   * @return the code of its label
+   * @throws Refusal if it is on its way already, or not there
+   */
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  public String send(long id, int number) {
+    makings.lockAll();
+    ToMake making =
+        open.toMake().stream()
+            .filter(one -> one.id() == id)
+            .findFirst()
+            .orElseThrow(() -> Refusal.ofMissing("homes.problem.no-such-making"));
+    Leg leg =
+        legs(making).stream()
+            .filter(one -> one.number() == number && !one.sent())
+            .findFirst()
+            .orElseThrow(() -> Refusal.ofStale("homes.problem.sent-already"));
+    UUID client = own("way:" + id + ":" + number);
+    String code = leg.input().item().isEmpty() ? label(making, leg, client) : leg.input().item();
+    larder.send(own("sent:" + client), code, making.venue());
+    return code;
+  }
+
+  private String label(ToMake making, Leg leg, UUID client) {
+    Input input = leg.input();
+    Mass some = left(sheets.get(input.lot()), input).orElseThrow();
+    String code =
+        larder.put(
+            client,
+            input.lot(),
+            input.slot(),
+            Optional.of(some),
+            Optional.of(houses.today().plusDays(DAYS_ON_THE_WAY)),
+            new Shelved.Spot(
+                leg.from(), houses.getVenue(making.venue()).name(), current.get().id()));
+    ways.saveAndFlush(
+        new MakingWayEntity(
+            making.id(),
+            input.lot(),
+            input.slot(),
+            larder.numberOf(code),
+            current.get().id(),
+            clock.instant()));
+    return code;
+  }
+
+  private static UUID own(String text) {
+    return UUID.nameUUIDFromBytes(text.getBytes(StandardCharsets.UTF_8));
+  }
+}
