@@ -10,8 +10,9 @@ public interface LabelPrinter {
    *
    * @param code the code of what it is for
    * @param page one page of a PDF, as large as the label
+   * @return whether the printer took it; false if there is none or it does not answer
    */
-  void print(String code, byte[] page);
+  boolean print(String code, byte[] page);
 
   /**
    * Returns what came out last, where that can be seen.

@@ -98,9 +98,12 @@ class LabelController {
     if (item.isGone()) {
       throw Refusal.ofMissing("larder.problem.no-such-label", code);
     }
-    printer.print(code, paper.print("larder/label", model(List.of(item))));
-    later.addFlashAttribute("done", words.say("larder.said.printed", item.shelved().name()));
-    later.addFlashAttribute("printed", true);
+    if (printer.print(code, paper.print("larder/label", model(List.of(item))))) {
+      later.addFlashAttribute("done", words.say("larder.said.printed", item.shelved().name()));
+      later.addFlashAttribute("printed", printer.last(code).isPresent());
+    } else {
+      later.addFlashAttribute("sentence", words.say("larder.said.no-printer"));
+    }
     return "redirect:/larder/" + code;
   }
 

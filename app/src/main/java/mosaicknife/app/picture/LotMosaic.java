@@ -1,7 +1,10 @@
 package mosaicknife.app.picture;
 
+import java.util.List;
+import java.util.Map;
 import mosaicknife.app.picture.MosaicPicture.PartLabel;
 import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.picture.MosaicPicture.Slice;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.lot.LotSheet;
 
@@ -19,6 +22,20 @@ public final class LotMosaic {
    * @return the picture
    */
   public static MosaicPicture of(LotSheet sheet, Size size, Formats formats) {
+    return of(sheet, Map.of(), size, formats);
+  }
+
+  /**
+   * Draws the mosaic of a lot with what the grams of its parts become.
+   *
+   * @param sheet the lot
+   * @param slices what was decided of grams, by slot
+   * @param size how large
+   * @param formats how the house writes numbers
+   * @return the picture
+   */
+  public static MosaicPicture of(
+      LotSheet sheet, Map<String, List<Slice>> slices, Size size, Formats formats) {
     String summary =
         formats.say(
             "picture.said.mosaic-of-of-weighed-of",
@@ -31,7 +48,15 @@ public final class LotMosaic {
         sheet.tiles(),
         sheet.lot().purchased(),
         slot ->
-            sheet.find(slot).map(part -> new PartLabel(part.number(), part.name(), part.purpose())),
+            sheet
+                .find(slot)
+                .map(
+                    part ->
+                        new PartLabel(
+                            part.number(),
+                            part.name(),
+                            part.purpose(),
+                            slices.getOrDefault(slot, List.of()))),
         size,
         formats,
         summary);

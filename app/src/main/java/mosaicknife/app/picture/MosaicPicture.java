@@ -33,6 +33,7 @@ public record MosaicPicture(
   private static final double NAME_HEIGHT = 44;
   private static final double LETTER_SIDE = 20;
   private static final double CHARACTER_WIDTH = 7.6;
+  private static final double SLICE_HEIGHT = 62;
 
   /** How large a mosaic is drawn. */
   public enum Size {
@@ -70,6 +71,7 @@ public record MosaicPicture(
    * @param share its share of the fish in percent
    * @param purpose the purpose in words, for the table
    * @param weightFits whether there is room for the weight
+   * @param slices what its grams become, where they become several things
    */
   public record TilePicture(
       String slot,
@@ -84,7 +86,18 @@ public record MosaicPicture(
       String weight,
       String share,
       String purpose,
-      boolean weightFits) {}
+      boolean weightFits,
+      List<SlicePicture> slices) {}
+
+  /**
+   * Some grams of a tile.
+   *
+   * @param x its left edge within the tile
+   * @param width its width
+   * @param text what it becomes and how much; empty without room
+   * @param title the same, for whoever points at it
+   */
+  public record SlicePicture(String x, String width, String text, String title) {}
 
   /**
    * What a tile says of its part.
@@ -92,8 +105,23 @@ public record MosaicPicture(
    * @param number its number on the drawing
    * @param name the name of the part
    * @param purpose what it is for
+   * @param slices what its grams become, where that was decided
    */
-  public record PartLabel(int number, String name, Optional<Purpose> purpose) {}
+  public record PartLabel(int number, String name, Optional<Purpose> purpose, List<Slice> slices) {
+
+    /** Copies the slices. */
+    public PartLabel {
+      slices = List.copyOf(slices);
+    }
+  }
+
+  /**
+   * Some grams of a part.
+   *
+   * @param name what they become
+   * @param mass how much
+   */
+  public record Slice(String name, Mass mass) {}
 
   /**
    * Draws the mosaic of a fish.
@@ -156,7 +184,23 @@ public record MosaicPicture(
         label.isEmpty()
             ? ""
             : purpose.map(formats::say).orElseGet(() -> formats.say("picture.said.open")),
-        roomy);
+        roomy,
+        slices(tile, at, label.map(PartLabel::slices).orElse(List.of()), formats));
+  }
+
+  private static List<SlicePicture> slices(
+      FishTile tile, Tile at, List<Slice> slices, Formats formats) {
+    List<SlicePicture> all = new ArrayList<>();
+    double x = 0;
+    for (Slice slice : slices) {
+      double share = slice.mass().dividedBy(tile.mass()).toDouble();
+      double width = Math.min(at.width() - x, at.width() * share);
+      String title = formats.say("picture.said.slice", slice.mass(), slice.name());
+      boolean fits = at.height() >= SLICE_HEIGHT && title.length() * CHARACTER_WIDTH <= width - 7;
+      all.add(new SlicePicture(pixels(x), pixels(width), fits ? title : "", title));
+      x += width;
+    }
+    return all;
   }
 
   private static String number(Optional<PartLabel> label, Tile at) {

@@ -1,6 +1,8 @@
 package mosaicknife.app.use;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.house.HouseSettings;
@@ -8,6 +10,7 @@ import mosaicknife.app.parts.PurposeAssigner;
 import mosaicknife.app.parts.Use;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.picture.MosaicPicture.Slice;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
@@ -42,6 +45,7 @@ class UseController {
   private final PurposeAssigner purposes;
   private final UsualPurposes usual;
   private final CookedRecorder cooked;
+  private final Decided decided;
   private final PeopleRegister people;
   private final HouseSettings houses;
 
@@ -52,6 +56,7 @@ class UseController {
       PurposeAssigner purposes,
       UsualPurposes usual,
       CookedRecorder cooked,
+      Decided decided,
       PeopleRegister people,
       HouseSettings houses,
       Words words) {
@@ -60,6 +65,7 @@ class UseController {
     this.purposes = purposes;
     this.usual = usual;
     this.cooked = cooked;
+    this.decided = decided;
     this.people = people;
     this.houses = houses;
   }
@@ -71,11 +77,30 @@ class UseController {
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("use", UseView.of(sheet, cooked.of(sheet), people.names(), formats));
-    model.addAttribute("mosaic", LotMosaic.of(sheet, Size.LARGE, formats));
+    model.addAttribute("mosaic", LotMosaic.of(sheet, slices(id), Size.LARGE, formats));
     model.addAttribute("people", people.everybody());
     model.addAttribute("venueOfLot", houses.venueCalled(sheet.lot().venue()).id());
     model.addAttribute("detail", part.or(() -> flashed(model)).orElse(""));
     return "use/use";
+  }
+
+  private Map<String, List<Slice>> slices(long id) {
+    Map<Long, String> venues = houses.venueNames();
+    Map<String, List<Slice>> slices = new HashMap<>();
+    decided
+        .of(id)
+        .forEach(
+            (slot, shares) ->
+                slices.put(
+                    slot,
+                    shares.stream()
+                        .map(
+                            one ->
+                                new Slice(
+                                    words.say("use.said.at", one.use(), venues.get(one.venue())),
+                                    one.mass()))
+                        .toList()));
+    return slices;
   }
 
   private static Optional<String> flashed(Model model) {

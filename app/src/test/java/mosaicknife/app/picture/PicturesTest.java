@@ -13,6 +13,8 @@ import mosaicknife.app.picture.FishPicture.RegionPicture;
 import mosaicknife.app.picture.FishPicture.Standing;
 import mosaicknife.app.picture.MosaicPicture.PartLabel;
 import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.picture.MosaicPicture.Slice;
+import mosaicknife.app.picture.MosaicPicture.SlicePicture;
 import mosaicknife.app.picture.MosaicPicture.TilePicture;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.BodyPlan;
@@ -84,6 +86,22 @@ public class PicturesTest {
   }
 
   @Test
+  public void aTileIsSplitByTheGramsOfWhatItBecomes() {
+    TilePicture tile =
+        picture(FishTiles.of(FISH, LossNorm.STARTING, List.of(weighed("left", 4000))), Size.LARGE)
+            .tiles()
+            .get(0);
+    List<SlicePicture> slices = tile.slices();
+    double width = Double.parseDouble(tile.width());
+    assertEquals(Double.parseDouble(slices.get(0).width()), width * 0.75, 0.1, "3 of 4 kg");
+    assertEquals(Double.parseDouble(slices.get(1).x()), width * 0.75, 0.1);
+    assertEquals(Double.parseDouble(slices.get(1).width()), width * 0.2, 0.1, "0.8 of 4 kg");
+    assertEquals(slices.get(0).text(), "3.000 kg Patties");
+    assertEquals(slices.get(1).text(), "", "no room for so many words");
+    assertEquals(slices.get(1).title(), "800.0 g A name that is much too long for its slice");
+  }
+
+  @Test
   public void theFrameCracksWhenThePartsOutweighTheFish() {
     assertTrue(
         picture(FishTiles.of(FISH, LossNorm.STARTING, List.of(weighed("left", 4900))), Size.BENCH)
@@ -121,6 +139,11 @@ public class PicturesTest {
     assertEquals(fish.views().size(), 3);
   }
 
+  private static final List<Slice> LEFT =
+      List.of(
+          new Slice("Patties", Mass.ofGrams(3000)),
+          new Slice("A name that is much too long for its slice", Mass.ofGrams(800)));
+
   private static MosaicPicture picture(FishTiles tiles, Size size) {
     return MosaicPicture.of(tiles, FISH, PicturesTest::label, size, FORMATS, "summary");
   }
@@ -128,9 +151,9 @@ public class PicturesTest {
   private static Optional<PartLabel> label(String slot) {
     return switch (slot) {
       case "remainder" -> Optional.empty();
-      case "left" -> Optional.of(new PartLabel(4, "Left fillet", Optional.of(Purpose.PLATE)));
-      case "gills" -> Optional.of(new PartLabel(2, "Gills", Optional.empty()));
-      default -> Optional.of(new PartLabel(7, slot, Optional.empty()));
+      case "left" -> Optional.of(new PartLabel(4, "Left fillet", Optional.of(Purpose.PLATE), LEFT));
+      case "gills" -> Optional.of(new PartLabel(2, "Gills", Optional.empty(), List.of()));
+      default -> Optional.of(new PartLabel(7, slot, Optional.empty(), List.of()));
     };
   }
 
