@@ -1,5 +1,6 @@
 package mosaicknife.app.homes;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -19,6 +20,7 @@ import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.use.Cavity;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.OnHand;
@@ -103,6 +105,28 @@ public class HandReader {
         .stream()
         .filter(lot -> !lot.landedOn().isBefore(houses.today().minusDays(LATELY_DAYS)))
         .toList();
+  }
+
+  /**
+   * A lot whose fish are kept whole, with the room inside one of them.
+   *
+   * @param lot the lot
+   * @param cavity the room
+   */
+  public record Filled(Lot lot, Cavity cavity) {}
+
+  /**
+   * Returns which fish can be filled.
+   *
+   * @return the open lots whose fish are kept whole
+   */
+  @Transactional(readOnly = true)
+  public List<Filled> filled() {
+    List<Filled> filled = new ArrayList<>();
+    for (LotSheet sheet : sheets.of(lots.open(MOST_LOTS))) {
+      Cavity.of(sheet).ifPresent(room -> filled.add(new Filled(sheet.lot(), room)));
+    }
+    return filled;
   }
 
   /**

@@ -8,6 +8,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.use.Batch;
+import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.RecipeLine;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,12 +20,19 @@ class MakeList {
   private final MakingBook open;
   private final SubProducts products;
   private final Transfers transfers;
+  private final HandReader hand;
   private final HouseSettings houses;
 
-  MakeList(MakingBook open, SubProducts products, Transfers transfers, HouseSettings houses) {
+  MakeList(
+      MakingBook open,
+      SubProducts products,
+      Transfers transfers,
+      HandReader hand,
+      HouseSettings houses) {
     this.open = open;
     this.products = products;
     this.transfers = transfers;
+    this.hand = hand;
     this.houses = houses;
   }
 
@@ -71,10 +79,26 @@ class MakeList {
         one.from().stream().map(input -> from(input, names, formats)).toList(),
         transfers.legs(one).stream().map(leg -> leg(one, leg, names, venues, formats)).toList(),
         ingredients(one, batch, products.of(batch, one.venue()), formats),
-        one.use().cautions().stream()
-            .sorted()
-            .map(caution -> formats.say("FishUse.Caution." + caution.name()))
-            .toList());
+        cautions(one, formats));
+  }
+
+  /** What to be careful about; of a filling also how much of it one fish takes. */
+  private List<String> cautions(ToMake one, Formats formats) {
+    List<String> all = new ArrayList<>();
+    for (FishUse.Caution caution : one.use().cautions().stream().sorted().toList()) {
+      all.add(formats.say("FishUse.Caution." + caution.name()));
+    }
+    if (one.use().cautions().contains(FishUse.Caution.SWELLS)) {
+      for (HandReader.Filled fish : hand.filled()) {
+        all.add(
+            formats.say(
+                fish.cavity().measured() ? "homes.said.fill" : "homes.said.fill-about",
+                fish.lot().id(),
+                fish.lot().species().name(),
+                fish.cavity().most()));
+      }
+    }
+    return all;
   }
 
   private static String from(Input input, Map<String, String> names, Formats formats) {
