@@ -64,6 +64,19 @@ public class HomePlanner {
     return question(hand.all(), makings.toMake(), true);
   }
 
+  /**
+   * Gathers what parts of another day could become, on a day like any other.
+   *
+   * @param parts the parts that will be there
+   * @return the question, with all that is wanted in a day and all the room there is
+   */
+  @Transactional(readOnly = true)
+  public PlanQuestion coming(List<OnHand> parts) {
+    PlanQuestion day = question(parts, List.of(), false);
+    return new PlanQuestion(
+        day.parts(), day.wanted(), day.room(), day.hands(), Map.of(), List.of());
+  }
+
   private PlanQuestion question(List<OnHand> parts, List<ToMake> decided, boolean locked) {
     Map<Long, Room> rooms = book.rooms();
     ExactMoney labour = houses.house().labourPerHour();

@@ -46,6 +46,7 @@ class HomesController {
 
   private final HomePlanner planner;
   private final PlanDesk desk;
+  private final ComingPlanner coming;
   private final MakingBook open;
   private final Makings makings;
   private final UseBook book;
@@ -59,6 +60,7 @@ class HomesController {
   HomesController(
       HomePlanner planner,
       PlanDesk desk,
+      ComingPlanner coming,
       MakingBook open,
       Makings makings,
       UseBook book,
@@ -70,6 +72,7 @@ class HomesController {
       Words words) {
     this.planner = planner;
     this.desk = desk;
+    this.coming = coming;
     this.open = open;
     this.makings = makings;
     this.book = book;
@@ -125,6 +128,13 @@ class HomesController {
     model.addAttribute("anyWanted", !question.wanted().isEmpty());
     model.addAttribute("newId", UUID.randomUUID());
     return "homes/plan :: plan";
+  }
+
+  /** What the orders of the next days leave beside the plates. */
+  @GetMapping("/uses/coming")
+  String coming(Model model) {
+    model.addAttribute("days", coming.days());
+    return "homes/plan :: coming";
   }
 
   /** What is decided already costs against the best plan; it takes two plans more, so one asks. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import mosaicknife.app.homes.MakingBook.Called;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.shared.Formats;
@@ -49,7 +50,13 @@ class MakeList {
       List<String> from,
       List<LegRow> legs,
       List<String> ingredients,
-      List<String> cautions) {}
+      List<String> cautions) {
+
+    /** How many things of it are still to be sent. */
+    public long toSend() {
+      return legs.stream().filter(leg -> !leg.sent()).count();
+    }
+  }
 
   /** Something that is to be sent or is on its way. */
   record LegRow(int number, String what, String code, boolean sent) {}
@@ -58,14 +65,14 @@ class MakeList {
   @Transactional(readOnly = true)
   public List<MakeRow> rows() {
     List<ToMake> all = open.toMake();
-    Map<String, String> names = open.names(all);
+    Map<String, Called> names = open.names(all);
     Map<Long, String> venues = houses.venueNames();
     Formats formats = houses.house().formats();
     return all.stream().map(one -> row(one, names, venues, formats)).toList();
   }
 
   private MakeRow row(
-      ToMake one, Map<String, String> names, Map<Long, String> venues, Formats formats) {
+      ToMake one, Map<String, Called> names, Map<Long, String> venues, Formats formats) {
     Batch batch = new Batch(one.use(), one.mass(), one.mass());
     return new MakeRow(
         one.id(),
@@ -101,18 +108,20 @@ class MakeList {
     return all;
   }
 
-  private static String from(Input input, Map<String, String> names, Formats formats) {
+  private static String from(Input input, Map<String, Called> names, Formats formats) {
+    Called part = names.get(input.lot() + ":" + input.slot());
+    boolean board = input.item().isEmpty();
     return formats.say(
-        input.item().isEmpty() ? "homes.said.from" : "homes.said.from-shelf",
-        input.mass(),
-        names.get(input.lot() + ":" + input.slot()),
-        input.item().isEmpty() ? input.lot() : input.item());
+        board ? "homes.said.from" : "homes.said.from-shelf",
+        board && !part.weighed() ? formats.about(input.mass()) : formats.mass(input.mass()),
+        part.name(),
+        board ? input.lot() : input.item());
   }
 
   private static LegRow leg(
       ToMake one,
       Transfers.Leg leg,
-      Map<String, String> names,
+      Map<String, Called> names,
       Map<Long, String> venues,
       Formats formats) {
     return new LegRow(
@@ -120,7 +129,7 @@ class MakeList {
         formats.say(
             leg.sent() ? "homes.said.on-its-way" : "homes.said.to-send",
             leg.input().mass(),
-            names.get(leg.input().lot() + ":" + leg.input().slot()),
+            names.get(leg.input().lot() + ":" + leg.input().slot()).name(),
             venues.getOrDefault(leg.from(), "?"),
             venues.getOrDefault(one.venue(), "?")),
         leg.input().item(),

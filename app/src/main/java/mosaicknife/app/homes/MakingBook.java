@@ -98,16 +98,24 @@ public class MakingBook {
   }
 
   /**
+   * A part that something is to be made of.
+   *
+   * @param name fish and part
+   * @param weighed whether it is cut and weighed; if not, its grams are expected
+   */
+  public record Called(String name, boolean weighed) {}
+
+  /**
    * Returns what the parts are called that something is to be made of.
    *
    * @param open what is to be made
    * @return fish and part by lot and slot, with a colon between
    */
   @Transactional(readOnly = true)
-  public Map<String, String> names(List<ToMake> open) {
+  public Map<String, Called> names(List<ToMake> open) {
     List<Long> ids =
         open.stream().flatMap(one -> one.from().stream()).map(Input::lot).distinct().toList();
-    Map<String, String> names = new HashMap<>();
+    Map<String, Called> names = new HashMap<>();
     for (LotSheet sheet : sheets.of(lots.all(ids))) {
       sheet
           .parts()
@@ -115,7 +123,11 @@ public class MakingBook {
               part ->
                   names.put(
                       sheet.lot().id() + ":" + part.slot(),
-                      sheet.lot().species().name() + ", " + part.name()));
+                      new Called(
+                          sheet.lot().species().name()
+                              + ", "
+                              + part.name().toLowerCase(java.util.Locale.ROOT),
+                          part.isStarted())));
     }
     return names;
   }

@@ -1,5 +1,6 @@
 package mosaicknife.app.homes;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.homes.Makings.Made;
@@ -93,8 +94,11 @@ class MakingController {
         new Form("/uses#make-" + id, "typedMade", Map.of()),
         later,
         () -> {
-          int which = Typed.count(number, 0, MOST, "number");
-          return words.say("homes.said.sent", transfers.send(id, which));
+          List<String> codes =
+              number.equals("all")
+                  ? transfers.sendAll(id)
+                  : List.of(transfers.send(id, Typed.count(number, 0, MOST, "number")));
+          return words.say("homes.said.sent", String.join(", ", codes));
         });
   }
 

@@ -121,17 +121,43 @@ public class Transfers {
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
   public String send(long id, int number) {
     makings.lockAll();
-    ToMake making =
-        open.toMake().stream()
-            .filter(one -> one.id() == id)
-            .findFirst()
-            .orElseThrow(() -> Refusal.ofMissing("homes.problem.no-such-making"));
-    Leg leg =
+    ToMake making = making(id);
+    return send(
+        making,
         legs(making).stream()
             .filter(one -> one.number() == number && !one.sent())
             .findFirst()
-            .orElseThrow(() -> Refusal.ofStale("homes.problem.sent-already"));
-    UUID client = own("way:" + id + ":" + number);
+            .orElseThrow(() -> Refusal.ofStale("homes.problem.sent-already")));
+  }
+
+  /**
+   * Sends everything of a batch that lies elsewhere, in one go.
+   *
+   * @param id the number of the making
+   * @return the codes of the labels
+   * @throws Refusal if nothing of it is to be sent
+   */
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  public List<String> sendAll(long id) {
+    makings.lockAll();
+    ToMake making = making(id);
+    List<String> codes =
+        legs(making).stream().filter(one -> !one.sent()).map(leg -> send(making, leg)).toList();
+    if (codes.isEmpty()) {
+      throw Refusal.ofStale("homes.problem.sent-already");
+    }
+    return codes;
+  }
+
+  private ToMake making(long id) {
+    return open.toMake().stream()
+        .filter(one -> one.id() == id)
+        .findFirst()
+        .orElseThrow(() -> Refusal.ofMissing("homes.problem.no-such-making"));
+  }
+
+  private String send(ToMake making, Leg leg) {
+    UUID client = own("way:" + making.id() + ":" + leg.number());
     String code = leg.input().item().isEmpty() ? label(making, leg, client) : leg.input().item();
     larder.send(own("sent:" + client), code, making.venue());
     return code;

@@ -77,7 +77,10 @@ class UseController {
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("use", UseView.of(sheet, cooked.of(sheet), people.names(), formats));
-    model.addAttribute("mosaic", LotMosaic.of(sheet, slices(id), Size.LARGE, formats));
+    Map<String, List<Slice>> slices = slices(id);
+    model.addAttribute("mosaic", LotMosaic.of(sheet, slices, Size.LARGE, formats));
+    model.addAttribute("decided", said(slices, formats));
+    model.addAttribute("none", List.of());
     model.addAttribute("people", people.everybody());
     model.addAttribute("venueOfLot", houses.venueCalled(sheet.lot().venue()).id());
     model.addAttribute("detail", part.or(() -> flashed(model)).orElse(""));
@@ -101,6 +104,22 @@ class UseController {
                                     one.mass()))
                         .toList()));
     return slices;
+  }
+
+  /** Only what goes several ways is said gram by gram; one way is what the part becomes. */
+  private static Map<String, List<String>> said(Map<String, List<Slice>> slices, Formats formats) {
+    Map<String, List<String>> said = new HashMap<>();
+    slices.forEach(
+        (slot, of) -> {
+          if (of.size() > 1) {
+            said.put(
+                slot,
+                of.stream()
+                    .map(one -> formats.say("use.said.so-much", one.mass(), one.name()))
+                    .toList());
+          }
+        });
+    return said;
   }
 
   private static Optional<String> flashed(Model model) {

@@ -240,7 +240,7 @@ public class HomesPagesTest extends WithPages {
         });
   }
 
-  private String save(String code, String field, String value) throws Exception {
+  private String save(String code, String... changed) throws Exception {
     Map<String, String> form =
         new java.util.LinkedHashMap<>(
             Map.of(
@@ -273,7 +273,9 @@ public class HomesPagesTest extends WithPages {
             "",
             "fat",
             ""));
-    form.put(field, value);
+    for (int i = 0; i < changed.length; i += 2) {
+      form.put(changed[i], changed[i + 1]);
+    }
     List<String> fields = new ArrayList<>();
     form.forEach(
         (name, text) -> {
@@ -286,7 +288,8 @@ public class HomesPagesTest extends WithPages {
   @Test
   public void theBookIsTheHousesOwnAndRefusesWhatCannotBeMade() throws Exception {
     assertTrue(save("new", "each", "0 g").contains("alert-danger"));
-    assertTrue(save("new", "each", "0.4 g").contains("at least 1 g"));
+    String little = save("new", "each", "0.4 g");
+    assertTrue(little.contains("at least 1 g"), little);
     assertTrue(save("new", "lines", "leek, 10 %, 1.80").contains("a line has a name"));
     assertTrue(save("new", "lines", "leek, 10 %, 1.80, grass").contains("grass is no allergen"));
     assertTrue(save("new", "kinds", "Gills").contains("Gills have no use"));
@@ -318,6 +321,117 @@ public class HomesPagesTest extends WithPages {
     assertTrue(code.find(), said);
     follow("adaeze", "/uses/book/chowder-base/retire");
     assertTrue(page("tobiah", "/larder/" + code.group(1)).contains("Chowder base"));
+  }
+
+  private static String label(String said) {
+    Matcher code = Pattern.compile("(?:label is|with the label) ([0-9A-Z]{5})\\.").matcher(said);
+    assertTrue(code.find(), said);
+    return code.group(1);
+  }
+
+  @Test
+  public void aLineWithTheNameOfAUseIsThatProductOffTheShelf() throws Exception {
+    assertTrue(save("new", "name", "Broth to cook in").contains("is saved"));
+    long bones = hake("frame", "1.500");
+    decide(bones, "frame", "own-broth-to-cook-in", "");
+    String broth = label(made(ofLot(bones).get(0).id(), "3", "1.600 kg", "walk-in, top"));
+    String rice = "broth to cook in, 40 %, 5.00, none\nrice, 20 %, 2.00, none";
+    String dish = save("new", "name", "Rice of frames", "lines", rice);
+    assertTrue(dish.contains("is saved"), dish);
+
+    long lot = hake("frame", "1.000");
+    decide(lot, "frame", "own-rice-of-frames", "");
+    String waits = page("ines", "/uses");
+    assertTrue(waits.contains("broth to cook in 400 g, of it 400 g on the shelf: " + broth), waits);
+    String code = label(made(ofLot(lot).get(0).id(), "2", "", "walk-in, top"));
+    Item soup = larder.get(code);
+    assertEquals(larder.get(broth).mass(), Mass.ofGrams(1200), "400 of 1600 g went in");
+    assertEquals(soup.trace().lots(), Set.of(bones, lot), "a soup knows all its lots");
+    assertEquals(
+        soup.shelved().allergens(),
+        Set.of(Allergen.FISH, Allergen.SULPHITES),
+        "the wine of the broth is said, though the line said none");
+    // 200 g of rice at 2.00, and a quarter of the broth's leek and wine: 0.6 kg of lines at 5.00
+    // is not bought
+    assertTrue(soup.additions().amount().doubleValue() < 0.40 + 0.25 * 0.81 + 0.01);
+  }
+
+  @Test
+  public void nothingIsMadeOfItself() throws Exception {
+    String two = "circle two, 10 %, 1.00, none";
+    assertTrue(save("new", "name", "Circle one", "lines", two).contains("is saved"));
+    String one = "circle one, 10 %, 1.00, none";
+    String circle = save("new", "name", "Circle two", "lines", one);
+    assertTrue(
+        circle.contains("This would be made of itself: Circle two → Circle one → Circle two."),
+        circle);
+    assertTrue(circle.contains(one), "what was typed is kept");
+    assertTrue(save("new", "name", "Circle two").contains("is saved"));
+    assertFalse(save("own-circle-two", "name", "Circle two", "lines", one).contains("is saved"));
+  }
+
+  @Test
+  public void whatLiesElsewhereIsSentArrivesShortAndIsMadeOfWhatIsThere() throws Exception {
+    long lot = hake("frame", "1.400");
+    long counter = houses.venues().get(1).id();
+    String[] form = {
+      "part", lot + ":frame", "use", "clear-stock", "venue", "" + counter, "amount", "1.3 kg"
+    };
+    assertTrue(follow("ines", "/uses/decide", form).contains("Decided."));
+    ToMake making = ofLot(lot).get(0);
+    assertTrue(page("ines", "/uses").contains("1.300 kg of Hake, frame lies at Lantern House"));
+    String send = "/uses/makings/" + making.id() + "/send";
+    String code = label(follow("tobiah", send, "number", "0"));
+    assertTrue(follow("tobiah", send, "number", "0").contains("It was sent already"));
+    assertTrue(follow("tobiah", send, "number", "all").contains("It was sent already"));
+    assertTrue(page("ines", "/uses").contains("is on its way from Lantern House"));
+    assertTrue(
+        made(making.id(), "2", "", "pot corner").contains("on its way"), "it is not there yet");
+    follow(
+        "tobiah",
+        "/larder/" + code + "/move",
+        "venue",
+        "" + counter,
+        "place",
+        "cold room",
+        "by",
+        "" + people.idOf("tobiah"),
+        "weight",
+        "1.250 kg");
+    assertFalse(page("ines", "/uses").contains(">It is here: label " + code));
+    String stock = label(made(making.id(), "2", "", "cold room"));
+    assertEquals(larder.get(stock).trace().mass(), Mass.ofGrams(1250), "50 g were short");
+    assertTrue(larder.get(code).isGone());
+    assertEquals(
+        sheets.get(lot).find("frame").orElseThrow().part().shelf().in(), Mass.ofGrams(1300));
+  }
+
+  @Test
+  public void theTileOfAPartThatGoesTwoWaysSaysItsGrams() throws Exception {
+    long lot = hake("fillet-left", "1.500", "belly", "0.900");
+    decide(lot, "belly", "fish-cakes", "500 g");
+    decide(lot, "belly", "rillettes", "");
+    String shown = page("ines", "/uses/" + lot);
+    assertTrue(shown.contains("500 g Fish cakes, Lantern House"), shown);
+    assertTrue(shown.contains("400 g Rillettes, Lantern House"));
+  }
+
+  @Test
+  public void theOrdersOfTheNextDaysSayWhatTheyLeave() throws Exception {
+    String shown = page("ines", "/uses/coming");
+    assertTrue(shown.contains("beside the plates"), shown);
+    assertEquals(send("maren", "/uses/coming").getStatus() / 100, 4);
+  }
+
+  @Test
+  public void theLastHourIsATimeOfTheDay() throws Exception {
+    String field = "last@" + lantern();
+    String refused = follow("ines", "/uses/wants", field, "half ten");
+    assertTrue(refused.contains("isn’t a time of the day"), refused);
+    assertTrue(refused.contains("half ten"), "what was typed is kept");
+    assertTrue(follow("ines", "/uses/wants", field, "23:59").contains("Saved."));
+    assertEquals(
+        book.rooms().get(lantern()).lastHour(), Optional.of(java.time.LocalTime.of(23, 59)));
   }
 
   @Test

@@ -175,6 +175,27 @@ public class LarderPagesTest extends WithPages {
   }
 
   @Test
+  public void whatIsCutOffInTheRackIsPaidByThePlate() throws Exception {
+    decide("fillet-left", Purpose.PLATE, Optional.empty());
+    decide(
+        "fillet-right",
+        Purpose.HOLD,
+        Optional.of(new Held(today.plusDays(3), "ageing rack", people.idOf("tobiah"))));
+    String code = shelved("fillet-right", "");
+    String weigh = "/larder/" + code + "/weigh";
+    String heavier =
+        follow("tobiah", weigh, "weight", "1.040 kg", "trim", "200 g", "note", "dark edge");
+    assertTrue(heavier.contains("alert-danger"), "together more than before: " + heavier);
+    assertTrue(heavier.contains("dark edge"), "what was typed is kept");
+    follow("tobiah", weigh, "weight", "940 g", "trim", "40 g", "note", "dark edge");
+    String shown = page("ines", "/larder/" + code);
+    assertTrue(shown.contains("940 g, and 40 g cut off dark edge"), shown);
+    assertTrue(shown.contains("€24.94/kg"), "23.44 over 0.940 kg");
+    assertEquals(at(Place.SHELF), euros(2344), "loss and trim keep their money");
+    assertTrue(shown.contains("corrected each time it was weighed again"), shown);
+  }
+
+  @Test
   public void whatIsHeldGoesOnItsShelfWhenTheLotIsClosed() throws Exception {
     decide("fillet-left", Purpose.PLATE, Optional.empty());
     Held held = new Held(today.plusDays(1), "drawer of lot " + lot, people.idOf("maren"));

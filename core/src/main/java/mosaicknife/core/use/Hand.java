@@ -178,7 +178,12 @@ public final class Hand {
   }
 
   private static int pieces(LotPart part, int fish) {
-    boolean both = IN_PAIRS.contains(part.kind().code()) && !part.slot().contains("-");
+    return pieces(part.kind(), part.slot(), fish);
+  }
+
+  /** How many pieces a part of so many fish is. */
+  static int pieces(PartKind kind, String slot, int fish) {
+    boolean both = IN_PAIRS.contains(kind.code()) && !slot.contains("-");
     return both ? 2 * fish : fish;
   }
 
