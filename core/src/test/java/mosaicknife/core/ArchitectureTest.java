@@ -30,6 +30,7 @@ public class ArchitectureTest {
           "plan",
           "buying",
           "safety",
+          "heat",
           "scale",
           "craft",
           "lot",

@@ -1,0 +1,76 @@
+package mosaicknife.core.heat;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import mosaicknife.core.quantity.Temperature;
+import org.testng.annotations.Test;
+
+/** The law of cooling from readings, against curves worked by hand. */
+public class LagFitTest {
+
+  static Reading at(double minutes, double degrees) {
+    return new Reading(minutes, new Temperature((int) Math.round(degrees * 10)));
+  }
+
+  @Test
+  public void threeReadingsTellSurroundingsAndTimeConstant() {
+    // 8 / 41 = e^(−5/τ): τ = 3.06 min, and 46 + 8 / (1 − 0.195) = 55.9 °C
+    LagFit fit =
+        LagFit.of(List.of(at(0, 5), at(5, 46), at(10, 54)), Surroundings.UNKNOWN).orElseThrow();
+    assertEquals(fit.best().minutes(), 3.06, 0.01);
+    assertEquals(fit.best().surroundings(), 55.94, 0.02);
+    assertEquals(fit.reaches(63), Optional.empty(), "never without more heat");
+    assertEquals(fit.reaches(50).orElseThrow().likely(), 6.5, 0.2);
+  }
+
+  @Test
+  public void twoReadingsNeedKnownSurroundings() {
+    List<Reading> two = List.of(at(0, 80), at(30, 60));
+    assertEquals(LagFit.of(two, Surroundings.UNKNOWN), Optional.empty());
+    LagFit fit = LagFit.of(two, Surroundings.ROOM).orElseThrow();
+    // (60 − 22) / (80 − 22) = e^(−30/τ): τ = 70.9 min; 30 °C after 70.9 × ln(58 / 8) = 140 min
+    assertEquals(fit.best().minutes(), 70.9, 2);
+    LagFit.When when = fit.reaches(30).orElseThrow();
+    assertEquals(when.likely(), 140.5, 8);
+    assertTrue(when.earliest() < 130, "" + when);
+    assertTrue(when.latest().orElse(1e9) > 150, "" + when);
+    assertEquals(fit.reaches(5), Optional.empty(), "a room of 22 °C cools nothing to 5");
+  }
+
+  @Test
+  public void oneReadingAndOneMomentSayNothing() {
+    assertEquals(LagFit.of(List.of(at(0, 80)), Surroundings.ROOM), Optional.empty());
+    assertEquals(LagFit.of(List.of(at(0, 80), at(0, 79)), Surroundings.ROOM), Optional.empty());
+  }
+
+  @Test
+  public void nineOfTenForecastsHoldWhatCame() {
+    Random random = new Random(12);
+    int held = 0;
+    int all = 300;
+    double widest = 0;
+    for (int i = 0; i < all; i++) {
+      double around = 4 + 2 * random.nextGaussian();
+      double tau = 60 + random.nextInt(240);
+      double start = 75 + random.nextInt(15);
+      List<Reading> readings = new ArrayList<>();
+      for (int minute = 0; minute <= 30; minute += 5) {
+        double noise = 0.3 * random.nextGaussian();
+        readings.add(at(minute, around + (start - around) * Math.exp(-minute / tau) + noise));
+      }
+      double truth = tau * Math.log((start - around) / (21 - around));
+      LagFit.When when =
+          LagFit.of(readings, Surroundings.FRIDGE).orElseThrow().reaches(21).orElseThrow();
+      boolean within = truth >= when.earliest() && truth <= when.latest().orElse(1e9);
+      held += within ? 1 : 0;
+      widest = Math.max(widest, (when.latest().orElse(1e9) - when.earliest()) / truth);
+    }
+    assertTrue(held >= 0.84 * all && held <= 0.97 * all, held + " of " + all);
+    assertTrue(widest < 1, "half an hour of readings says it to within " + widest);
+  }
+}
