@@ -35,6 +35,7 @@ public class ArchitectureTest {
           "craft",
           "lot",
           "use",
+          "pot",
           "larder",
           "practice");
 
