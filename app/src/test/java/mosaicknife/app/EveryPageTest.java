@@ -45,7 +45,8 @@ public class EveryPageTest extends WithPages {
           "anatomy/refused.csv",
           "plan/options.csv",
           "plan/guide.csv",
-          "use/uses.csv");
+          "use/uses.csv",
+          "pot/methods.csv");
 
   private static final String[][] WRITTEN = {
     {"person", "name"},
@@ -79,6 +80,7 @@ public class EveryPageTest extends WithPages {
     {"larder_item", "name"},
     {"larder_item", "place"},
     {"larder_item", "code"},
+    {"kettle", "name"},
   };
 
   @Autowired private LarderBook larder;
@@ -126,6 +128,8 @@ public class EveryPageTest extends WithPages {
       {"/larder"},
       {"/larder/count"},
       {"/larder/ITEM"},
+      {"/pot"},
+      {"/pot/1"},
       {"/house/people"},
       {"/house/units"},
       {"/house/venues"},

@@ -65,6 +65,7 @@ class DemoData implements ApplicationRunner {
   private final DemoDock dock;
   private final DemoPlans plans;
   private final DemoLarder larder;
+  private final DemoPot pot;
   private final TransactionTemplate transaction;
 
   DemoData(
@@ -81,6 +82,7 @@ class DemoData implements ApplicationRunner {
       DemoDock dock,
       DemoPlans plans,
       DemoLarder larder,
+      DemoPot pot,
       TransactionTemplate transaction) {
     this.people = people;
     this.houses = houses;
@@ -95,6 +97,7 @@ class DemoData implements ApplicationRunner {
     this.dock = dock;
     this.plans = plans;
     this.larder = larder;
+    this.pot = pot;
     this.transaction = transaction;
   }
 
@@ -133,6 +136,7 @@ class DemoData implements ApplicationRunner {
     people.as("ines", () -> plans.load(counter));
     people.as("tobiah", dock::load);
     larder.load(lantern, counter);
+    pot.load(lantern, counter);
   }
 
   private void finishedHake(Named venue) {

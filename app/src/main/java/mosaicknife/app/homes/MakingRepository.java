@@ -15,6 +15,8 @@ interface MakingRepository extends Repository<MakingEntity, Long> {
 
   boolean existsByClientId(UUID clientId);
 
+  Optional<MakingEntity> findByClientId(UUID clientId);
+
   @Query(
       "select m from MakingEntity m where not exists"
           + " (select 1 from MakingEndEntity e where e.makingId = m.id) order by m.id")

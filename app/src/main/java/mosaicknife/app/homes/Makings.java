@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
@@ -30,7 +31,9 @@ import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.use.Batch;
 import mosaicknife.core.use.FishUse;
@@ -117,12 +120,29 @@ public class Makings {
     for (Choice choice : choices) {
       UUID own = derived(clientId + ":" + number++);
       if (!makings.existsByClientId(own)) {
-        accept(own, choice);
+        take(own, choice);
       }
     }
   }
 
-  private void accept(UUID clientId, Choice choice) {
+  /**
+   * Decides that one thing is made of what was shown.
+   *
+   * @param clientId the identifier the sender made
+   * @param choice what is made
+   * @return the number of what is to be made
+   * @throws Refusal if something changed since it was shown
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public long accept(UUID clientId, Choice choice) {
+    makings.lockAll();
+    return makings
+        .findByClientId(clientId)
+        .map(MakingEntity::id)
+        .orElseGet(() -> take(clientId, choice));
+  }
+
+  private long take(UUID clientId, Choice choice) {
     FishUse use = Optional.ofNullable(book.uses().get(choice.code())).orElseGet(() -> changed());
     Map<String, OnHand> onHand =
         hand.waiting().stream().collect(Collectors.toMap(OnHand::id, part -> part));
@@ -144,7 +164,7 @@ public class Makings {
     if (choice.units() < 1 || !pieces && new Batch(use, all, all).units() < choice.units()) {
       changed();
     }
-    decide(clientId, use, choice.venue(), choice.units(), from);
+    return decide(clientId, use, choice.venue(), choice.units(), from);
   }
 
   private static <T> T changed() {
@@ -210,9 +230,10 @@ public class Makings {
     throw Refusal.ofInput("homes.problem.no-such-use", code);
   }
 
-  private void decide(UUID clientId, FishUse use, long venue, long units, List<Input> from) {
-    if (makings.existsByClientId(clientId)) {
-      return;
+  private long decide(UUID clientId, FishUse use, long venue, long units, List<Input> from) {
+    Optional<MakingEntity> before = makings.findByClientId(clientId);
+    if (before.isPresent()) {
+      return before.get().id();
     }
     houses.getVenue(venue);
     MakingEntity making =
@@ -237,6 +258,7 @@ public class Makings {
     if (use.purpose() != Purpose.HOLD) {
       from.forEach(input -> give(input, use, Optional.empty()));
     }
+    return making.id();
   }
 
   /** The part's letter follows what is made of it, as long as its lot is open and it has none. */
@@ -287,6 +309,28 @@ public class Makings {
    */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
   public String made(long id, Made made) {
+    return made(id, made, Optional.empty());
+  }
+
+  /**
+   * What really went in beside the fish, where that is known better than from the recipe.
+   *
+   * @param cost what it cost
+   * @param allergens what it brought in
+   */
+  public record WentIn(ExactMoney cost, Set<Allergen> allergens) {}
+
+  /**
+   * Writes down the same of a batch of which it is known what went in.
+   *
+   * @param id the number of the making
+   * @param made what came out
+   * @param wentIn what went in; empty for what the recipe says
+   * @return the code of its label
+   * @throws Refusal if it was made or dropped already, or less of a part is there
+   */
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  public String made(long id, Made made, Optional<WentIn> wentIn) {
     ToMake planned = open(id);
     FishUse use = planned.use();
     List<Input> there = there(planned);
@@ -297,7 +341,8 @@ public class Makings {
     }
     Mass fish = Mass.total(there.stream().map(Input::mass).toList());
     Batch batch = new Batch(use, fish, fish);
-    Map<RecipeLine, List<Input>> products = subProducts.of(batch, made.spot().venue());
+    Map<RecipeLine, List<Input>> products =
+        wentIn.isPresent() ? Map.of() : subProducts.of(batch, made.spot().venue());
     Map<RecipeLine, Mass> own = new HashMap<>();
     products.forEach((line, found) -> own.put(line, SubProducts.mass(found)));
     PutAway away =
@@ -306,8 +351,8 @@ public class Makings {
             Optional.of(use.code()),
             made.mass().orElse(batch.out()),
             made.units(),
-            batch.additions(currency(), own),
-            book.recipes().allergens(use),
+            wentIn.map(WentIn::cost).orElseGet(() -> batch.additions(currency(), own)),
+            wentIn.map(WentIn::allergens).orElseGet(() -> book.recipes().allergens(use)),
             new Shelved.Traits(
                 LabelFacts.bones(use, kinds(there)), mayBeRaw(use, there), made.mass().isEmpty()),
             Optional.of(until),

@@ -52,7 +52,7 @@ public class StylesTest {
     unused.removeIf(
         name ->
             name.matches(
-                "(depth-|s|g)[0-9]|[pfsw]-[A-Z_]+|f-(left|part)|TALLY_[A-Z]+|CAME_SHORT|TOO_WARM|PROVEN|CONTRADICTED"));
+                "(depth-|s|g)[0-9]|[pfswc]-[A-Z_]+|f-(left|part)|TALLY_[A-Z]+|CAME_SHORT|TOO_WARM|PROVEN|CONTRADICTED"));
     assertEquals(unused.toString(), "[]");
   }
 

@@ -1,6 +1,8 @@
 package mosaicknife.core.heat;
 
 import mosaicknife.core.check.Check;
+import mosaicknife.core.safety.Limit;
+import mosaicknife.core.safety.Limits;
 
 /**
  * How fast hot food must be cold, in two stages from the moment it falls below a temperature. The
@@ -14,6 +16,21 @@ import mosaicknife.core.check.Check;
  */
 public record CoolingRule(
     double from, double first, int firstMinutes, double cold, int allMinutes) {
+
+  /**
+   * Reads the house's own figures.
+   *
+   * @param limits its table
+   * @return the rule
+   */
+  public static CoolingRule of(Limits limits) {
+    return new CoolingRule(
+        limits.value(Limit.COOL_FROM) / 10.0,
+        limits.value(Limit.COOL_FIRST) / 10.0,
+        limits.value(Limit.COOL_FIRST_TIME),
+        limits.value(Limit.COOL_COLD) / 10.0,
+        limits.value(Limit.COOL_TIME));
+  }
 
   /** Refuses stages that do not follow each other. */
   public CoolingRule {

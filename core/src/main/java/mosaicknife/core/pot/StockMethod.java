@@ -132,6 +132,60 @@ public record StockMethod(
     return all(ReferenceFile.of(FILE, text)).values().iterator().next();
   }
 
+  /**
+   * Writes the method as lines of the file.
+   *
+   * @return the lines; no name in it has a semicolon, and none of a line a comma or slash
+   */
+  public String write() {
+    List<String> text = new ArrayList<>();
+    text.add(
+        String.join(
+            ";",
+            "method",
+            code,
+            name,
+            String.join(",", uses.stream().sorted().toList()),
+            "" + gramsOfBones,
+            lines.stream().map(StockMethod::write).collect(Collectors.joining(",")),
+            usual.stream().map(Enum::name).sorted().collect(Collectors.joining(",")),
+            result,
+            "" + keeps));
+    for (PotStep step : steps) {
+      text.add(
+          String.join(
+              ";",
+              "step",
+              step.code(),
+              step.name(),
+              step.work().name(),
+              "" + step.shortest(),
+              "" + step.usual(),
+              "" + step.longest(),
+              step.cue(),
+              step.ifLate(),
+              step.caution().map(Enum::name).orElse(""),
+              step.when().map(Enum::name).orElse("")));
+    }
+    return String.join("\n", text);
+  }
+
+  private static String write(Ingredient one) {
+    RecipeLine line = one.line();
+    String allergens =
+        line.allergens().isEmpty()
+            ? NONE
+            : line.allergens().stream().map(Enum::name).sorted().collect(Collectors.joining("+"));
+    String percent =
+        line.share()
+            .toDecimal(6, java.math.RoundingMode.HALF_EVEN)
+            .movePointRight(2)
+            .stripTrailingZeros()
+            .toPlainString();
+    return String.join("/", line.name(), percent, line.perKilogram().toPlainString(), allergens)
+        + one.when().map(answer -> "/" + answer.name()).orElse("");
+  }
+
   private static Map<String, StockMethod> all(ReferenceFile file) {
     Map<String, StockMethod> all = new LinkedHashMap<>();
     Line head = null;

@@ -36,7 +36,17 @@ public enum Limit {
   /** How long something keeps once it was thawed. */
   THAWED_KEEPS(Unit.DAYS, 1, 0, 5),
   /** How long something keeps once it was cooked. */
-  COOKED_KEEPS(Unit.DAYS, 2, 0, 10);
+  COOKED_KEEPS(Unit.DAYS, 2, 0, 10),
+  /** Hot food that cools: below this its time counts. */
+  COOL_FROM(Unit.TENTHS_OF_A_DEGREE, 600, 500, 700),
+  /** The first stage of cooling ends below this. */
+  COOL_FIRST(Unit.TENTHS_OF_A_DEGREE, 210, 150, 300),
+  /** How long the first stage may take. */
+  COOL_FIRST_TIME(Unit.MINUTES, 120, 30, 240),
+  /** Cooling is done below this. */
+  COOL_COLD(Unit.TENTHS_OF_A_DEGREE, 50, 0, 100),
+  /** How long both stages may take together. */
+  COOL_TIME(Unit.MINUTES, 360, 241, 720);
 
   private final Unit unit;
   private final int starting;

@@ -108,6 +108,11 @@ public class PotTest {
         () -> StockMethod.read("method;x;X;;500;leek/10/1.80/;;;1\nstep;a;A;REST;1;2;3;?;;;"));
   }
 
+  @Test
+  public void aMethodIsReadAsItWasWritten() {
+    METHODS.values().forEach(one -> assertEquals(StockMethod.read(one.write()), one));
+  }
+
   private static final Instant NOON = Instant.parse("2026-11-26T12:00:00Z");
 
   private static Instant at(int minutes) {

@@ -247,7 +247,7 @@ public class UsePlannerTest {
     List<String> kinds = List.of("trim", "tail-piece", "belly", "frame");
     List<OnHand> parts = new ArrayList<>();
     for (int i = 0; i < 5; i++) {
-      String kind = i == 4 ? "belly-fat" : kinds.get(random.nextInt(kinds.size()));
+      String kind = kinds.get(random.nextInt(kinds.size()));
       BigDecimal kilograms = BigDecimal.valueOf(200 + random.nextInt(1500), 3);
       parts.add(part("part" + i, "hake", kind, kilograms.toPlainString(), 1));
     }
@@ -263,8 +263,7 @@ public class UsePlannerTest {
                   random.nextInt(12),
                   "" + (1 + random.nextInt(4)),
                   random.nextBoolean() ? Equipment.PAN : Equipment.GRILL,
-                  "" + (1 + random.nextInt(6))),
-              u % 2 == 0 ? Optional.empty() : Optional.of(Fraction.of(8 + u, 100)));
+                  "" + (1 + random.nextInt(6))));
       for (int venue = 1; venue <= 2; venue++) {
         wanted.add(new Wanted(one, venue, 3 + random.nextInt(10), 50 + random.nextInt(400)));
       }
@@ -277,6 +276,31 @@ public class UsePlannerTest {
             Map.of(1L, 60L, 2L, 45L),
             Map.of(),
             List.of());
+    UsePlan plan = UsePlanner.plan(question, 20);
+    assertTrue(plan.isProved());
+    assertEquals(plan.worth(), PlanModel.optimum(question));
+    keeps(question, plan);
+  }
+
+  @Test(dataProvider = "seeds")
+  public void aSolverOfAnotherHouseAddsAsMuchFat(long seed) {
+    Random random = new Random(seed);
+    FishUse mince =
+        use(
+            "mince",
+            Set.of("trim"),
+            grams(60 + random.nextInt(40)),
+            PATTY.work(),
+            Optional.of(Fraction.of(8 + random.nextInt(8), 100)));
+    PlanQuestion question =
+        ask(
+            List.of(
+                part("lean", "hake", "trim", "0." + (400 + random.nextInt(500)), 1),
+                part("tuna", "albacore", "trim", "0." + (200 + random.nextInt(300)), 1),
+                part("fat", "albacore", "belly-fat", "0." + (100 + random.nextInt(100)), 1)),
+            List.of(
+                new Wanted(mince, 1, 4 + random.nextInt(20), 300),
+                new Wanted(SKEWER, 2, 4 + random.nextInt(8), 100 + random.nextInt(300))));
     UsePlan plan = UsePlanner.plan(question, 20);
     assertTrue(plan.isProved());
     assertEquals(plan.worth(), PlanModel.optimum(question));

@@ -1,0 +1,82 @@
+package mosaicknife.app.demo;
+
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.pot.PotBook;
+import mosaicknife.app.pot.PotKeeper;
+import mosaicknife.app.pot.PotKeeper.Wish;
+import mosaicknife.core.heat.Surroundings;
+import mosaicknife.core.pot.PotStep;
+import mosaicknife.core.pot.PotStep.Answer;
+import mosaicknife.core.quantity.Temperature;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** Kettles, and a fumet that cools too slowly in the room. */
+@Component
+@ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
+class DemoPot {
+
+  private static final int[] MINUTES = {9, 5, 5, 14, 12, 9};
+  private static final int[] TENTHS = {583, 575, 566, 559, 551, 544};
+  private static final int EVERY = 5;
+
+  private final DemoPeople people;
+  private final PotKeeper keeper;
+  private final PotBook book;
+  private final Clock clock;
+
+  DemoPot(DemoPeople people, PotKeeper keeper, PotBook book, Clock clock) {
+    this.people = people;
+    this.keeper = keeper;
+    this.book = book;
+    this.clock = clock;
+  }
+
+  void load(Named lantern, Named counter) {
+    people.as(
+        "ines",
+        () -> {
+          keeper.keep(lantern.id(), "Small kettle", new BigDecimal("8"), 26, 3500);
+          keeper.keep(lantern.id(), "Tall kettle", new BigDecimal("20"), 36, 5000);
+          keeper.keep(counter.id(), "Counter kettle", new BigDecimal("14"), 32, 4000);
+          cooling();
+        });
+  }
+
+  /** A litre of fumet that was put on this afternoon and stands in the room in its pot. */
+  private void cooling() {
+    long batch =
+        keeper.start(
+            UUID.randomUUID(),
+            new Wish(
+                "quick",
+                Set.of(Answer.EYES_OUT),
+                1,
+                book.kettles().get(0).id(),
+                Optional.of(clock.instant().plus(Duration.ofHours(5)))));
+    List<PotStep> steps = book.find(batch).orElseThrow().run().steps();
+    Instant at = clock.instant().minus(Duration.ofMinutes(EVERY * TENTHS.length + 55));
+    keeper.begin(batch, steps.get(0).code(), at);
+    for (int i = 0; i < MINUTES.length; i++) {
+      at = at.plus(Duration.ofMinutes(MINUTES[i]));
+      keeper.done(batch, steps.get(i).code(), at);
+    }
+    keeper.stand(batch, Surroundings.ROOM, false);
+    for (int i = 0; i < TENTHS.length; i++) {
+      keeper.read(
+          UUID.randomUUID(),
+          batch,
+          new Temperature(TENTHS[i]),
+          clock.instant().minus(Duration.ofMinutes((long) EVERY * (TENTHS.length - 1 - i))));
+    }
+  }
+}

@@ -1,0 +1,219 @@
+package mosaicknife.app.pot;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mosaicknife.app.homes.MakingBook;
+import mosaicknife.app.homes.ToMake;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.heat.Surroundings;
+import mosaicknife.core.pot.Kettle;
+import mosaicknife.core.pot.PotPlan;
+import mosaicknife.core.pot.PotRun;
+import mosaicknife.core.pot.PotStep.Answer;
+import mosaicknife.core.pot.StockMethod;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads kettles, methods and what is on the hob. */
+@Service
+@Transactional(readOnly = true)
+public class PotBook {
+
+  private final KettleRepository kettles;
+  private final HouseMethodRepository methods;
+  private final PotBatchRepository batches;
+  private final PotMarkRepository marks;
+  private final PotReadingRepository readings;
+  private final PotStandRepository stands;
+  private final MakingBook makings;
+
+  PotBook(
+      KettleRepository kettles,
+      HouseMethodRepository methods,
+      PotBatchRepository batches,
+      PotMarkRepository marks,
+      PotReadingRepository readings,
+      PotStandRepository stands,
+      MakingBook makings) {
+    this.kettles = kettles;
+    this.methods = methods;
+    this.batches = batches;
+    this.marks = marks;
+    this.readings = readings;
+    this.stands = stands;
+    this.makings = makings;
+  }
+
+  /**
+   * A kettle of the house.
+   *
+   * @param id its number
+   * @param venue the number of its venue
+   * @param kettle the kettle
+   */
+  public record Stood(long id, long venue, Kettle kettle) {}
+
+  /**
+   * Returns the kettles of the house.
+   *
+   * @return those in use, by venue
+   */
+  public List<Stood> kettles() {
+    return kettles.findNewest().stream()
+        .filter(kettle -> !kettle.isRetired())
+        .map(PotBook::stood)
+        .toList();
+  }
+
+  private static Stood stood(KettleEntity kettle) {
+    return new Stood(
+        kettle.id(),
+        kettle.venueId(),
+        new Kettle(kettle.name(), kettle.litres(), kettle.centimetres(), kettle.watts()));
+  }
+
+  /**
+   * Returns a kettle, also one that is gone.
+   *
+   * @param id its number
+   * @return the kettle
+   * @throws Refusal if there never was one
+   */
+  public Stood kettle(long id) {
+    return kettles
+        .findById(id)
+        .map(PotBook::stood)
+        .orElseThrow(() -> Refusal.ofMissing("pot.problem.no-such-kettle"));
+  }
+
+  /**
+   * Returns the methods of the house: the shipped ones, and over them its own.
+   *
+   * @return the methods by code
+   */
+  public Map<String, StockMethod> methods() {
+    Map<String, StockMethod> all = new LinkedHashMap<>(StockMethod.shipped());
+    for (HouseMethodEntity own : methods.findNewest()) {
+      if (own.isRetired()) {
+        all.remove(own.code());
+      } else {
+        all.put(own.code(), StockMethod.read(own.body()));
+      }
+    }
+    return all;
+  }
+
+  /**
+   * Returns a method.
+   *
+   * @param code its code
+   * @return the method
+   * @throws Refusal if the house has none of that code
+   */
+  public StockMethod method(String code) {
+    return Optional.ofNullable(methods().get(code))
+        .orElseThrow(() -> Refusal.ofInput("pot.problem.no-such-method", code));
+  }
+
+  /**
+   * Returns what is on the hob or cooling.
+   *
+   * @return the batches that are not packed yet, the oldest first
+   */
+  public List<Brew> running() {
+    List<PotBatchEntity> open = batches.findRunning();
+    Map<Long, ToMake> toMake =
+        makings.toMake().stream().collect(Collectors.toMap(ToMake::id, one -> one));
+    return open.stream()
+        .filter(batch -> toMake.containsKey(batch.makingId()))
+        .map(batch -> brew(batch, toMake.get(batch.makingId())))
+        .toList();
+  }
+
+  /**
+   * Returns a batch that runs.
+   *
+   * @param id its number
+   * @return the batch; empty once it is packed or dropped
+   * @throws Refusal if there never was one
+   */
+  public Optional<Brew> find(long id) {
+    PotBatchEntity batch =
+        batches.findById(id).orElseThrow(() -> Refusal.ofMissing("pot.problem.no-such-batch"));
+    return makings.toMake().stream()
+        .filter(one -> one.id() == batch.makingId())
+        .findFirst()
+        .map(one -> brew(batch, one));
+  }
+
+  private Brew brew(PotBatchEntity batch, ToMake making) {
+    List<Long> ids = List.of(batch.id());
+    StockMethod method = StockMethod.read(batch.methodBody());
+    Set<Answer> answers =
+        Arrays.stream(batch.answers().split(","))
+            .filter(text -> !text.isEmpty())
+            .map(Answer::valueOf)
+            .collect(Collectors.toSet());
+    PotPlan plan =
+        PotPlan.of(
+            method,
+            answers,
+            making.mass(),
+            batch.litres().doubleValue(),
+            kettle(batch.kettleId()).kettle());
+    List<PotStandEntity> stood = stands.findAllByBatchIdInOrderById(ids);
+    Optional<PotStandEntity> last =
+        stood.isEmpty() ? Optional.empty() : Optional.of(stood.get(stood.size() - 1));
+    return new Brew(
+        batch.id(),
+        making,
+        plan,
+        new PotRun(method.steps(answers), marks(ids)),
+        Optional.ofNullable(batch.wantedAt()),
+        probed(ids),
+        last.map(one -> Surroundings.valueOf(one.stands())).orElse(Surroundings.ROOM),
+        last.filter(PotStandEntity::isProbe).isPresent());
+  }
+
+  private Map<String, PotRun.Mark> marks(List<Long> ids) {
+    Map<String, PotRun.Mark> of = new HashMap<>();
+    for (PotMarkEntity mark : marks.findAllByBatchIdInOrderById(ids)) {
+      if (mark.what().equals("BEGUN")) {
+        of.put(mark.step(), new PotRun.Mark(mark.at(), Optional.empty()));
+      } else {
+        of.computeIfPresent(
+            mark.step(), (step, was) -> new PotRun.Mark(was.begun(), Optional.of(mark.at())));
+      }
+    }
+    return of;
+  }
+
+  private List<Brew.Probed> probed(List<Long> ids) {
+    List<PotReadingEntity> all = readings.findAllByBatchIdInOrderByReadAtAscIdAsc(ids);
+    Set<Long> struck =
+        all.stream()
+            .map(PotReadingEntity::strikes)
+            .filter(Objects::nonNull)
+            .collect(Collectors.toSet());
+    List<Brew.Probed> probed = new ArrayList<>();
+    for (PotReadingEntity one : all) {
+      if (one.strikes() == null && !struck.contains(one.id())) {
+        probed.add(
+            new Brew.Probed(
+                one.id(),
+                new mosaicknife.core.quantity.Temperature(one.tenths()),
+                one.readAt(),
+                one.isByProbe()));
+      }
+    }
+    return probed;
+  }
+}

@@ -1,0 +1,326 @@
+package mosaicknife.app.pot;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.math.BigDecimal;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.WithPages;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.heat.Surroundings;
+import mosaicknife.core.larder.Item;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.Allergen;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** The Pot: a batch from its bones to the larder, with what goes wrong on the way. */
+public class PotPagesTest extends WithPages {
+
+  @Autowired private PotBook book;
+  @Autowired private PotKeeper keeper;
+  @Autowired private LarderBook larder;
+  @Autowired private LotSheets sheets;
+  @Autowired private WeighingRecorder bench;
+  @Autowired private HouseSettings houses;
+
+  private long lot;
+  private long kettle;
+
+  /** A hake whose frame of 1.6 kg is the only one like it, and a kettle of a name of its own. */
+  @BeforeMethod
+  void bonesAndAKettle() {
+    lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "6.000");
+    String name = "Kettle " + UUID.randomUUID().toString().substring(0, 6);
+    people.as(
+        "tobiah",
+        () ->
+            bench.take(
+                new Take(
+                    UUID.randomUUID(),
+                    lot,
+                    "frame",
+                    1,
+                    Entry.of(MassText.parse("1.600 kg", MassUnit.KILOGRAM)),
+                    Optional.empty(),
+                    "")));
+    people.as(
+        "ines",
+        () -> keeper.keep(houses.venues().get(0).id(), name, new BigDecimal("20"), 36, 5000));
+    kettle =
+        book.kettles().stream()
+            .filter(one -> one.kettle().name().equals(name))
+            .findFirst()
+            .orElseThrow()
+            .id();
+  }
+
+  private String put(String... more) throws Exception {
+    String[] form = {
+      "id", UUID.randomUUID().toString(),
+      "method", "long-rested",
+      "litres", "2",
+      "kettle", "" + kettle,
+      "answer-WINE", "yes",
+      "answer-LID", "yes",
+      "wanted", ""
+    };
+    for (int i = 0; i < more.length; i += 2) {
+      for (int j = 0; j < form.length; j += 2) {
+        form[j + 1] = form[j].equals(more[i]) ? more[i + 1] : form[j + 1];
+      }
+    }
+    return follow("ines", "/pot", form);
+  }
+
+  private Brew newest() {
+    return book.running().get(book.running().size() - 1);
+  }
+
+  private Brew putOn() throws Exception {
+    String said = put();
+    assertTrue(said.contains("Its bones are promised"), said);
+    return newest();
+  }
+
+  private String step(Brew brew, String what, String step) throws Exception {
+    return follow("tobiah", "/pot/" + brew.id() + "/" + what, "step", step);
+  }
+
+  @Test
+  public void bonesBecomeStockInTheLarderStepByStep() throws Exception {
+    Brew brew = putOn();
+    assertEquals(brew.making().mass(), Mass.ofGrams(1040), "520 g for each of two litres");
+    assertEquals(brew.making().units(), 2);
+    String page = page("maren", "/pot/" + brew.id());
+    assertTrue(page.contains("Split heads and frames"), page);
+    assertFalse(page.contains("Take the eyes out"), "nobody asked for that");
+    assertTrue(step(brew, "begin", "boil").contains("Another step comes first"));
+    assertTrue(step(brew, "begin", "split").contains("Begun."));
+    assertTrue(step(brew, "begin", "split").contains("began that step already"));
+    for (String step : new String[] {"split", "soak", "boil", "simmer", "stand", "strain"}) {
+      assertTrue(step(brew, "done", step).contains("The next step is on"), step);
+      assertTrue(step(brew, "done", step).contains("ended that step already"), "two taps are one");
+    }
+    assertTrue(
+        pack(brew, "1.9", "2").contains("Cool it, with a probe in it comes first"),
+        "warm stock is not packed");
+    step(brew, "done", "cool");
+    assertTrue(pack(brew, "", "2").contains("alert-danger"), "how many litres?");
+    pack(brew, "1.9", "2");
+    Item stock =
+        larder.onShelves().stream()
+            .filter(one -> one.trace().lots().contains(lot))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(stock.units(), 2);
+    assertEquals(stock.trace().mass(), Mass.ofGrams(1040));
+    assertEquals(
+        stock.shelved().allergens(),
+        Set.of(Allergen.FISH, Allergen.SULPHITES, Allergen.CELERY),
+        "wine and celery went in, lemon did not");
+    assertEquals(
+        sheets.get(lot).find("frame").orElseThrow().part().shelf().in(), Mass.ofGrams(1040));
+    assertEquals(book.find(brew.id()), Optional.empty());
+    pack(brew, "1.9", "2");
+    assertEquals(
+        larder.onShelves().stream().filter(one -> one.trace().lots().contains(lot)).count(),
+        1,
+        "two taps are one");
+  }
+
+  private String pack(Brew brew, String litres, String units) throws Exception {
+    return follow(
+        "tobiah",
+        "/pot/" + brew.id() + "/pack",
+        "litres",
+        litres,
+        "units",
+        units,
+        "weight",
+        "",
+        "until",
+        "",
+        "place",
+        "walk-in, top",
+        "by",
+        "" + people.idOf("tobiah"),
+        "jelly",
+        "SET",
+        "look",
+        "CLEAR",
+        "taste",
+        "clean");
+  }
+
+  private void read(Brew brew, double degrees, int minutesAgo) {
+    people.as(
+        "tobiah",
+        () ->
+            keeper.read(
+                UUID.randomUUID(),
+                brew.id(),
+                new Temperature((int) Math.round(degrees * 10)),
+                Instant.now().minus(Duration.ofMinutes(minutesAgo))));
+  }
+
+  private Brew cooling() throws Exception {
+    Brew brew = putOn();
+    step(brew, "begin", "split");
+    for (String step : new String[] {"split", "soak", "boil", "simmer", "stand", "strain"}) {
+      step(brew, "done", step);
+    }
+    return brew;
+  }
+
+  @Test
+  public void aPotThatCoolsTooSlowlyIsSeenWhileThereIsTime() throws Exception {
+    Brew brew = cooling();
+    String address = "/pot/" + brew.id();
+    assertTrue(page("tobiah", address).contains("Too early to say"));
+    // in a room of 22 °C, τ = 200 min
+    for (int ago = 30; ago >= 0; ago -= 5) {
+      read(brew, 22 + 37 * Math.exp(-(30 - ago) / 200.0), ago);
+    }
+    String late = page("tobiah", address);
+    assertTrue(late.contains("At this rate it is late"), late);
+    assertTrue(late.contains("ice bath now"), "and what helps");
+    assertTrue(page("tobiah", "/pot").contains("At this rate it is late"), "also from afar");
+    assertTrue(
+        follow("tobiah", address + "/stand", "where", "ICE_BATH").contains("in an ice bath"));
+    assertTrue(follow("tobiah", address + "/stand", "where", "MOON").contains("alert-danger"));
+    assertEquals(book.find(brew.id()).orElseThrow().where(), Surroundings.ICE_BATH);
+    assertEquals(
+        getPdf("tobiah", address + "/cooling.pdf").substring(0, 4), "%PDF", "a log to file");
+  }
+
+  private String getPdf(String who, String address) throws Exception {
+    return mvc.perform(
+            org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get(address)
+                .cookie(session(who)))
+        .andReturn()
+        .getResponse()
+        .getContentAsString();
+  }
+
+  @Test
+  public void aReadingThatCannotBeIsAskedAboutAndCanBeStruck() throws Exception {
+    Brew brew = cooling();
+    read(brew, 70, 20);
+    read(brew, 68, 15);
+    read(brew, 85, 10);
+    String rises = page("tobiah", "/pot/" + brew.id());
+    assertTrue(rises.contains("A reading rises"), rises);
+    long wrong =
+        book.find(brew.id()).orElseThrow().probed().stream()
+            .filter(one -> one.temperature().tenths() == 850)
+            .findFirst()
+            .orElseThrow()
+            .id();
+    String strike = "/pot/" + brew.id() + "/strike";
+    assertTrue(follow("tobiah", strike, "reading", "" + wrong).contains("Struck."));
+    assertTrue(follow("tobiah", strike, "reading", "" + wrong).contains("struck already"));
+    assertFalse(page("tobiah", "/pot/" + brew.id()).contains("A reading rises"));
+  }
+
+  @Test
+  public void whatIsTypedWrongStoresNothing() throws Exception {
+    Brew brew = cooling();
+    String read = "/pot/" + brew.id() + "/read";
+    assertTrue(follow("tobiah", read, "temperature", "warm").contains("alert-danger"));
+    assertTrue(follow("tobiah", read, "temperature", "999").contains("alert-danger"));
+    String kept = follow("tobiah", read, "temperature", "41 C", "at", "later");
+    assertTrue(kept.contains("isn’t a time of the day") && kept.contains("41 C"), kept);
+    assertEquals(book.find(brew.id()).orElseThrow().probed().size(), 0);
+    String id = UUID.randomUUID().toString();
+    follow("tobiah", read, "sent", id, "temperature", "41");
+    follow("tobiah", read, "sent", id, "temperature", "41");
+    assertEquals(book.find(brew.id()).orElseThrow().probed().size(), 1, "two taps are one");
+  }
+
+  @Test
+  public void kettlesServicesAndLitresThatCannotBeAreRefused() throws Exception {
+    for (String litres : new String[] {"0", "10000", "much"}) {
+      String said =
+          follow(
+              "ines",
+              "/pot/kettles",
+              "venue",
+              "" + houses.venues().get(0).id(),
+              "name",
+              "New one",
+              "litres",
+              litres,
+              "centimetres",
+              "30",
+              "watts",
+              "5000");
+      assertTrue(said.contains("alert-danger") && said.contains("New one"), litres);
+    }
+    assertTrue(put("litres", "0").contains("alert-danger"));
+    assertTrue(put("litres", "9000").contains("alert-danger"));
+    assertTrue(put("wanted", "2020-01-01T12:00").contains("over already"));
+    assertTrue(put("wanted", "soon").contains("alert-danger"));
+    assertTrue(put("method", "no-such").contains("no-such"));
+    assertEquals(
+        send("maren", "/pot", "method", "long-rested").getStatus(), 403, "learners start none");
+  }
+
+  @Test
+  public void theSameTapTwiceIsOneBatch() throws Exception {
+    String id = UUID.randomUUID().toString();
+    put("id", id);
+    int running = book.running().size();
+    put("id", id);
+    assertEquals(book.running().size(), running);
+  }
+
+  @Test
+  public void aWishIsWorkedOutWhileItIsTyped() throws Exception {
+    String worked =
+        page(
+            "ines",
+            "/pot/plan?method=long-rested&litres=2&answer-LID=yes&kettle="
+                + kettle
+                + "&wanted=2099-01-01T18:00");
+    assertTrue(worked.contains("≈ 2.0 l"), worked);
+    assertTrue(worked.contains("1.040 kg of bones"), worked);
+    assertTrue(worked.contains("Begin by"), worked);
+    assertTrue(
+        page("ines", "/pot/plan?method=long-rested&litres=x&kettle=" + kettle)
+            .contains("text-danger"));
+  }
+
+  @Test
+  public void theProbeIsReadForTheBatchItIsIn() throws Exception {
+    Brew brew = cooling();
+    assertFalse(book.find(brew.id()).orElseThrow().probe());
+    follow("tobiah", "/pot/" + brew.id() + "/stand", "where", "FRIDGE", "probe", "yes");
+    assertTrue(keeper.log());
+    Brew.Probed read = book.find(brew.id()).orElseThrow().probed().get(0);
+    assertTrue(read.byProbe());
+    assertTrue(read.temperature().tenths() > 0 && read.temperature().tenths() < 1000);
+    assertTrue(
+        follow("tobiah", "/pot/" + brew.id() + "/probe", "sent", UUID.randomUUID().toString())
+            .contains("written down"));
+    Brew other = cooling();
+    follow("tobiah", "/pot/" + other.id() + "/stand", "where", "ROOM", "probe", "yes");
+    assertFalse(book.find(brew.id()).orElseThrow().probe(), "one probe is in one pot");
+  }
+}
