@@ -31,6 +31,7 @@ public class ArchitectureTest {
           "buying",
           "safety",
           "heat",
+          "kitchen",
           "scale",
           "craft",
           "lot",

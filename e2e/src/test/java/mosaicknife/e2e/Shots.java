@@ -31,6 +31,7 @@ public class Shots extends InBrowser {
     take(light, "plan-loin", "/plan/7");
     take(light, "cost", "/cost/1");
     take(light, "uses", "/uses/2");
+    take(light, "pot", "/pot/1");
     take(light, "larder", "/larder");
     light.navigate(address("/uses"));
     assertThat(light.locator(".flow")).isVisible();

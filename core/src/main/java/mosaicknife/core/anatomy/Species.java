@@ -40,6 +40,12 @@ public record Species(
   private static final double SUM_TOLERANCE = 0.0005;
 
   /** Refuses shares that do not add up to 1. */
+  private static final double CONDITION = 1;
+
+  // an eel is a fifth as heavy as others of its length
+  private static final double CONDITION_LONG = 0.2;
+  private static final double STATIONS = 20;
+
   public Species {
     Check.text(code, "code");
     Check.text(name, "name");
@@ -164,5 +170,24 @@ public record Species(
   public Stream<String> names() {
     return Stream.concat(
         Stream.of(name, scientificName), marketNames.stream().map(MarketName::name));
+  }
+
+  /**
+   * Returns about how thick a fillet is at its thickest: the plan's thickness in body lengths, and
+   * the length from the mass by the condition factor K = 100 · grams ⁄ cm³ (Fulton, 1904).
+   *
+   * @param fish the mass of the fish, positive
+   * @return millimetres; an estimate
+   */
+  public double filletMillimetres(Mass fish) {
+    Check.that(fish.isPositive(), "Expected a fish above 0 g, found " + fish);
+    boolean isLong = plan.traits().contains(BodyPlan.Trait.LONG);
+    double grams = fish.milligrams() / 1000.0;
+    double length = Math.cbrt(100 * grams / (isLong ? CONDITION_LONG : CONDITION));
+    double thickest = 0;
+    for (int i = 0; i <= STATIONS; i++) {
+      thickest = Math.max(thickest, plan.thickness().at(i / STATIONS));
+    }
+    return length * thickest * 10;
   }
 }

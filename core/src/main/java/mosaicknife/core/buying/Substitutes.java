@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Eating.Skin;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.finding.Finding;
+import mosaicknife.core.quantity.Mass;
 
 /**
  * Finds the fish that eat most like another.
@@ -30,12 +30,6 @@ public final class Substitutes {
 
   /** A fillet this many times thicker cooks clearly longer. */
   private static final double CLEARLY = 1.4;
-
-  /** The condition factor of an ordinary fish and of a ribbon-like one; starting estimates. */
-  private static final double CONDITION = 1;
-
-  private static final double CONDITION_LONG = 0.2;
-  private static final double STATIONS = 20;
 
   private Substitutes() {}
 
@@ -166,18 +160,8 @@ public final class Substitutes {
     };
   }
 
-  /**
-   * How thick a fillet is in cm, about: the plan's thickness in body lengths, and the length from
-   * the mass by the condition factor K = 100 · grams ⁄ cm³ (Fulton, 1904).
-   */
   private static double thickness(Species species) {
-    boolean isLong = species.plan().traits().contains(BodyPlan.Trait.LONG);
-    double length = Math.cbrt(100 * middle(species) / 1000 / (isLong ? CONDITION_LONG : CONDITION));
-    double thickest = 0;
-    for (int i = 0; i <= STATIONS; i++) {
-      thickest = Math.max(thickest, species.plan().thickness().at(i / STATIONS));
-    }
-    return length * thickest;
+    return species.filletMillimetres(Mass.ofMilligrams(Math.round(middle(species))));
   }
 
   private static double middle(Species species) {

@@ -1,0 +1,252 @@
+package mosaicknife.core.kitchen;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mosaicknife.core.anatomy.Eating.Texture;
+import mosaicknife.core.anatomy.ReferenceFile;
+import mosaicknife.core.anatomy.ReferenceFile.Line;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.Allergen;
+
+/**
+ * Something fish lies in, in parts of a base, and how long it may.
+ *
+ * <p>What goes in from outside needs time as the square of the thickness. Firm flesh is slower,
+ * acid is quicker and spoils sooner: starting estimates, with wide windows.
+ *
+ * @param code the lasting identifier
+ * @param name what a cook calls it
+ * @param kind marinade or cure
+ * @param acid how sour it is
+ * @param parts what it is made of, in parts
+ * @param bag grams of it a kilogram of fish takes in a bag, positive
+ * @param tray grams of it a kilogram of fish takes in a tray, positive
+ * @param raw whether the fish is eaten as it comes out, so that the raw gate counts
+ */
+public record Marinade(
+    String code,
+    String name,
+    Kind kind,
+    Acid acid,
+    List<Part> parts,
+    int bag,
+    int tray,
+    boolean raw) {
+
+  private static final String FILE = "marinades.csv";
+  private static final double REFERENCE_MILLIMETRES = 20;
+  private static final double REFERENCE_MINUTES = 240;
+  private static final int SHORTEST = 20;
+  private static final int LONGEST = 2880;
+
+  /** Copies the parts and refuses a marinade of nothing. */
+  public Marinade {
+    Check.text(code, "code");
+    Check.text(name, "name");
+    Check.notNull(kind, "kind");
+    Check.notNull(acid, "acid");
+    parts = List.copyOf(parts);
+    Check.that(!parts.isEmpty(), "Expected a part");
+    Check.inRange(bag, 1, 5000, "grams in a bag");
+    Check.inRange(tray, 1, 5000, "grams in a tray");
+  }
+
+  /** What it does. */
+  public enum Kind {
+    /** It flavours. */
+    MARINADE,
+    /** It draws water and firms. */
+    CURE
+  }
+
+  /** How sour it is. */
+  public enum Acid {
+    /** Not. */
+    NONE(1, 2.2, 4),
+    /** A little. */
+    MILD(0.75, 2, 3),
+    /** It cooks the outside. */
+    SHARP(0.35, 1.6, 2.4);
+
+    private final double quicker;
+    private final double best;
+    private final double spoils;
+
+    Acid(double quicker, double best, double spoils) {
+      this.quicker = quicker;
+      this.best = best;
+      this.spoils = spoils;
+    }
+  }
+
+  /** What it lies in. */
+  public enum Vessel {
+    /** A bag with little air. */
+    BAG,
+    /** A tray, covered. */
+    TRAY
+  }
+
+  /**
+   * One of its parts.
+   *
+   * @param name what
+   * @param parts how many parts, positive
+   * @param allergens what it brings in
+   */
+  public record Part(String name, BigDecimal parts, Set<Allergen> allergens) {
+
+    /** Copies the allergens. */
+    public Part {
+      Check.text(name, "name");
+      Check.that(parts.signum() > 0, "Expected parts above 0, found " + parts);
+      allergens = Set.copyOf(allergens);
+    }
+  }
+
+  /**
+   * How long it may lie.
+   *
+   * @param ready minutes until it is ready, at the least
+   * @param best minutes until which it is at its best
+   * @param spoiled minutes after which it is spoiled
+   */
+  public record Window(int ready, int best, int spoiled) {}
+
+  /**
+   * Works out how long a piece may lie.
+   *
+   * @param millimetres its thickness at the thickest point, from 2 to 200
+   * @param texture how firm its flesh is
+   * @return the three times
+   */
+  public Window window(double millimetres, Texture texture) {
+    Check.inRange(millimetres, 2, 200, "thickness in millimetres");
+    double slower =
+        switch (texture) {
+          case SOFT -> 0.8;
+          case FLAKY -> 1;
+          case FIRM -> 1.15;
+          case MEATY -> 1.3;
+        };
+    double square = Math.pow(millimetres / REFERENCE_MILLIMETRES, 2);
+    int ready = minutes(REFERENCE_MINUTES * square * slower * acid.quicker);
+    return new Window(ready, minutes(ready * acid.best), minutes(ready * acid.spoils));
+  }
+
+  private static int minutes(double exact) {
+    return (int) Math.max(SHORTEST, Math.min(LONGEST, Math.round(exact / 5) * 5));
+  }
+
+  /** How a piece stands in it. */
+  public enum Standing {
+    /** Not yet. */
+    TOO_SHORT,
+    /** Ready, and at its best. */
+    READY,
+    /** Longer than is good for it. */
+    PAST_BEST,
+    /** Too long: it is spoiled. */
+    SPOILED
+  }
+
+  /**
+   * Says how a piece stands.
+   *
+   * @param window its times
+   * @param minutes how long it lies in it, from 0
+   * @return the standing
+   */
+  public static Standing standing(Window window, long minutes) {
+    if (minutes < window.ready()) {
+      return Standing.TOO_SHORT;
+    }
+    return minutes <= window.best()
+        ? Standing.READY
+        : minutes <= window.spoiled() ? Standing.PAST_BEST : Standing.SPOILED;
+  }
+
+  /**
+   * Returns how much of each part some fish takes.
+   *
+   * @param fish the fish, positive
+   * @param vessel what it lies in
+   * @return the masses, to the gram, in the order of the recipe
+   */
+  public Map<Part, Mass> amounts(Mass fish, Vessel vessel) {
+    Check.that(fish.isPositive(), "Expected fish above 0 g, found " + fish);
+    int perKilogram = vessel == Vessel.BAG ? bag : tray;
+    BigDecimal all = fish.inKilograms().multiply(BigDecimal.valueOf(perKilogram));
+    BigDecimal sum = parts.stream().map(Part::parts).reduce(BigDecimal.ZERO, BigDecimal::add);
+    Map<Part, Mass> amounts = new LinkedHashMap<>();
+    for (Part part : parts) {
+      BigDecimal grams = all.multiply(part.parts()).divide(sum, MathContext.DECIMAL64);
+      amounts.put(part, Mass.ofGrams(grams.setScale(0, RoundingMode.HALF_EVEN).longValueExact()));
+    }
+    return amounts;
+  }
+
+  /**
+   * Returns what guests are told of.
+   *
+   * @return fish, and what the parts bring in
+   */
+  public Set<Allergen> allergens() {
+    Set<Allergen> all = java.util.EnumSet.of(Allergen.FISH);
+    parts.forEach(part -> all.addAll(part.allergens()));
+    return all;
+  }
+
+  /**
+   * Reads the shipped ones.
+   *
+   * @return the marinades by code, in the order of the file
+   * @throws mosaicknife.core.anatomy.ReferenceDataException if a line is not understood
+   */
+  public static Map<String, Marinade> shipped() {
+    Map<String, Marinade> all = new LinkedHashMap<>();
+    for (Line line : ReferenceFile.open(Marinade.class, FILE).lines()) {
+      Marinade one =
+          new Marinade(
+              line.field(0),
+              line.field(1),
+              line.read(2, Kind::valueOf),
+              line.read(3, Acid::valueOf),
+              parts(line),
+              line.read(5, Integer::valueOf),
+              line.read(6, Integer::valueOf),
+              line.field(7).equals("RAW"));
+      if (all.put(one.code(), one) != null) {
+        throw line.problem("a second one of this code");
+      }
+    }
+    return all;
+  }
+
+  private static List<Part> parts(Line line) {
+    List<Part> parts = new ArrayList<>();
+    for (String text : line.list(4)) {
+      String[] fields = text.split("/", -1);
+      if (fields.length != 3 || fields[2].isBlank()) {
+        throw line.problem("'%s' does not say its allergens".formatted(text));
+      }
+      Set<Allergen> allergens =
+          fields[2].equals("NONE")
+              ? Set.of()
+              : Arrays.stream(fields[2].split("\\+"))
+                  .map(Allergen::valueOf)
+                  .collect(Collectors.toSet());
+      parts.add(new Part(fields[0], new BigDecimal(fields[1]), allergens));
+    }
+    return parts;
+  }
+}
