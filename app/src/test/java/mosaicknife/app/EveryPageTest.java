@@ -46,7 +46,8 @@ public class EveryPageTest extends WithPages {
           "plan/options.csv",
           "plan/guide.csv",
           "use/uses.csv",
-          "pot/methods.csv");
+          "pot/methods.csv",
+          "kitchen/marinades.csv");
 
   private static final String[][] WRITTEN = {
     {"person", "name"},
@@ -81,6 +82,7 @@ public class EveryPageTest extends WithPages {
     {"larder_item", "place"},
     {"larder_item", "code"},
     {"kettle", "name"},
+    {"soak", "what"},
   };
 
   @Autowired private LarderBook larder;
@@ -130,6 +132,7 @@ public class EveryPageTest extends WithPages {
       {"/larder/ITEM"},
       {"/pot"},
       {"/pot/1"},
+      {"/kitchen"},
       {"/house/people"},
       {"/house/units"},
       {"/house/venues"},

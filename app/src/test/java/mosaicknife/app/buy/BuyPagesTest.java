@@ -348,6 +348,22 @@ public class BuyPagesTest extends WithPages {
   }
 
   @Test
+  public void aPlacedOrderSaysOnUsesWhatItLeavesBesideThePlates() throws Exception {
+    LocalDate day = LocalDate.now(clock).plusDays(3);
+    people.as(
+        "ines",
+        () -> {
+          Dish fry = dish("Fish and chips");
+          long order = plans.order(fry.id(), WEEKEND, Optional.empty(), day, UUID.randomUUID());
+          orders.place(order, orders.get(order).version());
+        });
+    String shown = page("ines", "/uses/coming");
+    assertTrue(shown.contains("beside the plates"), shown);
+    assertTrue(shown.contains("≈ "), "by the norm");
+    assertEquals(send("maren", "/uses/coming").getStatus() / 100, 4);
+  }
+
+  @Test
   public void theSheetIsAPdfAndATable() throws Exception {
     byte[] pdf =
         mvc.perform(get("/buy/orders/1/sheet.pdf").cookie(session("ines")))

@@ -417,13 +417,6 @@ public class HomesPagesTest extends WithPages {
   }
 
   @Test
-  public void theOrdersOfTheNextDaysSayWhatTheyLeave() throws Exception {
-    String shown = page("ines", "/uses/coming");
-    assertTrue(shown.contains("beside the plates"), shown);
-    assertEquals(send("maren", "/uses/coming").getStatus() / 100, 4);
-  }
-
-  @Test
   public void theLastHourIsATimeOfTheDay() throws Exception {
     String field = "last@" + lantern();
     String refused = follow("ines", "/uses/wants", field, "half ten");

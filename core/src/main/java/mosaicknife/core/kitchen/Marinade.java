@@ -46,7 +46,7 @@ public record Marinade(
   private static final double REFERENCE_MILLIMETRES = 20;
   private static final double REFERENCE_MINUTES = 240;
   private static final int SHORTEST = 20;
-  private static final int LONGEST = 2880;
+  private static final int A_DAY = 1440;
 
   /** Copies the parts and refuses a marinade of nothing. */
   public Marinade {
@@ -120,7 +120,17 @@ public record Marinade(
    * @param best minutes until which it is at its best
    * @param spoiled minutes after which it is spoiled
    */
-  public record Window(int ready, int best, int spoiled) {}
+  public record Window(int ready, int best, int spoiled) {
+
+    /**
+     * Returns whether a piece is too thick for it: its outside spoils before it is through.
+     *
+     * @return true if it takes more than a day
+     */
+    public boolean isTooThick() {
+      return ready > A_DAY;
+    }
+  }
 
   /**
    * Works out how long a piece may lie.
@@ -144,7 +154,7 @@ public record Marinade(
   }
 
   private static int minutes(double exact) {
-    return (int) Math.max(SHORTEST, Math.min(LONGEST, Math.round(exact / 5) * 5));
+    return (int) Math.max(SHORTEST, Math.round(exact / 5) * 5);
   }
 
   /** How a piece stands in it. */

@@ -46,7 +46,11 @@ public enum Limit {
   /** Cooling is done below this. */
   COOL_COLD(Unit.TENTHS_OF_A_DEGREE, 50, 0, 100),
   /** How long both stages may take together. */
-  COOL_TIME(Unit.MINUTES, 360, 241, 720);
+  COOL_TIME(Unit.MINUTES, 360, 241, 720),
+  /** The core temperature the code asks for. */
+  CORE_CODE(Unit.TENTHS_OF_A_DEGREE, 630, 500, 800),
+  /** The core temperature the house cooks to. */
+  CORE_HOUSE(Unit.TENTHS_OF_A_DEGREE, 520, 380, 800);
 
   private final Unit unit;
   private final int starting;

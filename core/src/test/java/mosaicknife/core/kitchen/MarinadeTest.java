@@ -1,6 +1,7 @@
 package mosaicknife.core.kitchen;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
@@ -33,6 +34,9 @@ public class MarinadeTest {
     assertEquals(MISO.window(20, Texture.MEATY).ready(), 310, "240 × 1.3 to five minutes");
     assertEquals(MISO.window(2, Texture.SOFT).ready(), 20, "never under twenty minutes");
     assertThrows(IllegalArgumentException.class, () -> MISO.window(0, Texture.SOFT));
+    // (55/20)² × 240 × 1.3 = 2360 minutes
+    assertTrue(MISO.window(55, Texture.MEATY).isTooThick());
+    assertFalse(MISO.window(40, Texture.MEATY).isTooThick());
   }
 
   @Test

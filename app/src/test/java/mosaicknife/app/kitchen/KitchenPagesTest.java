@@ -1,0 +1,130 @@
+package mosaicknife.app.kitchen;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.UUID;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.WithPages;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.kitchen.Marinade;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.testng.annotations.Test;
+
+/** Marinades, doneness and thickeners on their page. */
+public class KitchenPagesTest extends WithPages {
+
+  @Autowired private Soaks soaks;
+
+  private long hake() {
+    return new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "4.000");
+  }
+
+  private String put(long lot, String what, String thickness, String id) throws Exception {
+    return follow(
+        "tobiah",
+        "/kitchen/soaks",
+        "id",
+        id,
+        "marinade",
+        "citrus-oil",
+        "lot",
+        "" + lot,
+        "what",
+        what,
+        "thickness",
+        thickness,
+        "weight",
+        "600 g",
+        "vessel",
+        "BAG");
+  }
+
+  private Soaks.Soak soak(String what) {
+    return soaks.open().stream().filter(s -> s.what().equals(what)).findFirst().orElseThrow();
+  }
+
+  @Test
+  public void aThickAndAThinFilletComeOutAtDifferentTimes() throws Exception {
+    long lot = hake();
+    put(lot, "thick back", "30", UUID.randomUUID().toString());
+    put(lot, "thin tail", "10", UUID.randomUUID().toString());
+    Marinade.Window thick = soak("thick back").window();
+    Marinade.Window thin = soak("thin tail").window();
+    // hake is soft: (30/20)² × 240 × 0.35 × 0.8 = 151, and a ninth of that is under the least
+    assertEquals(thick.ready(), 150);
+    assertEquals(thin.ready(), 20);
+    assertTrue(thin.spoiled() < thick.ready(), "the thin one is spoiled before the other is ready");
+    String shown = page("maren", "/kitchen");
+    assertTrue(shown.contains("thick back, lot " + lot) && shown.contains("30 mm thick"), shown);
+    String out = "/kitchen/soaks/" + soak("thin tail").id() + "/out";
+    assertTrue(follow("tobiah", out).contains("It is out."));
+    assertTrue(follow("ines", out).contains("took it out already"), "two people");
+  }
+
+  @Test
+  public void withoutAMeasureTheNormSaysHowThickItIsAndSaysSo() throws Exception {
+    long lot = hake();
+    String id = UUID.randomUUID().toString();
+    put(lot, "by the norm", "", id);
+    put(lot, "by the norm", "", id);
+    assertEquals(
+        soaks.open().stream().filter(s -> s.what().equals("by the norm")).count(),
+        1,
+        "two taps are one");
+    assertFalse(soak("by the norm").measured());
+    assertTrue(page("tobiah", "/kitchen").contains("≈ "));
+  }
+
+  @Test
+  public void whatIsTypedWrongIsSaidAndKept() throws Exception {
+    long lot = hake();
+    String id = UUID.randomUUID().toString();
+    assertTrue(put(lot, "", "20", id).contains("alert-danger"));
+    String thick = put(lot, "too thick", "900", id);
+    assertTrue(thick.contains("alert-danger") && thick.contains("too thick"));
+    assertTrue(soaks.open().stream().noneMatch(s -> s.what().equals("too thick")));
+    assertTrue(page("tobiah", "/kitchen/marinade?lot=" + lot).contains("text-danger"));
+  }
+
+  @Test
+  public void threeReadingsTellThatTheCodeIsNeverReached() throws Exception {
+    String said =
+        page(
+            "tobiah",
+            "/kitchen/done?thickness=20&medium=60&minute1=0&degrees1=5&minute2=5&degrees2=46"
+                + "&minute3=10&degrees3=54");
+    assertTrue(said.contains("Core by the code, 63.0 °C: never on this heat"), said);
+    assertTrue(said.contains("It ends at about 56 °C"), said);
+    assertTrue(said.contains("Core of the house, 52.0 °C: after 8 min"), said);
+  }
+
+  @Test
+  public void figuresHeatCannotKeepAreAskedAbout() throws Exception {
+    String said =
+        page(
+            "tobiah",
+            "/kitchen/done?thickness=60&medium=90&minute1=0&degrees1=5&minute2=10&degrees2=55");
+    assertTrue(said.contains("10 minutes cannot be"), said);
+    assertTrue(said.contains("heat needs 49 at the least"), said);
+    String early =
+        page(
+            "tobiah",
+            "/kitchen/done?thickness=60&medium=90&minute1=5&degrees1=5&minute2=5&degrees2=9");
+    assertTrue(early.contains("later than the one before"), early);
+    assertTrue(
+        page("tobiah", "/kitchen/done?thickness=60&medium=90")
+            .contains("two readings at the least"));
+  }
+
+  @Test
+  public void doughIsWeighedAndPacked() throws Exception {
+    String said =
+        page("tobiah", "/kitchen/dough?thickener=KNEADED_BUTTER&litres=6&body=MEDIUM&weight=60g");
+    assertTrue(said.contains("210 g of dough: 105 g butter, 105 g flour. 4 packs."), said);
+    assertTrue(
+        page("tobiah", "/kitchen/dough?thickener=ROUX&litres=0&body=LIGHT&weight=1g")
+            .contains("text-danger"));
+  }
+}
