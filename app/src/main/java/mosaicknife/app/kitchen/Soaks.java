@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -136,6 +137,19 @@ public class Soaks {
                     Mass.ofMilligrams(one.massMilligrams()),
                     one.begunAt()))
         .toList();
+  }
+
+  /**
+   * Says how everything in a marinade stands.
+   *
+   * @param now the moment
+   * @return each soak with its standing, the one that went in first first
+   */
+  @Transactional(readOnly = true)
+  public Map<Soak, Marinade.Standing> standing(Instant now) {
+    Map<Soak, Marinade.Standing> all = new LinkedHashMap<>();
+    open().forEach(one -> all.put(one, one.standing(now)));
+    return all;
   }
 
   /**

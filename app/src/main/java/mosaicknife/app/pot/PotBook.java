@@ -15,10 +15,12 @@ import mosaicknife.app.homes.ToMake;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.pot.Kettle;
+import mosaicknife.core.pot.Learnt;
 import mosaicknife.core.pot.PotPlan;
 import mosaicknife.core.pot.PotRun;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.StockMethod;
+import mosaicknife.core.quantity.Mass;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,6 +35,7 @@ public class PotBook {
   private final PotMarkRepository marks;
   private final PotReadingRepository readings;
   private final PotStandRepository stands;
+  private final PotResultRepository results;
   private final MakingBook makings;
 
   PotBook(
@@ -42,6 +45,7 @@ public class PotBook {
       PotMarkRepository marks,
       PotReadingRepository readings,
       PotStandRepository stands,
+      PotResultRepository results,
       MakingBook makings) {
     this.kettles = kettles;
     this.methods = methods;
@@ -49,6 +53,7 @@ public class PotBook {
     this.marks = marks;
     this.readings = readings;
     this.stands = stands;
+    this.results = results;
     this.makings = makings;
   }
 
@@ -121,6 +126,27 @@ public class PotBook {
   public StockMethod method(String code) {
     return Optional.ofNullable(methods().get(code))
         .orElseThrow(() -> Refusal.ofInput("pot.problem.no-such-method", code));
+  }
+
+  /**
+   * Returns what each method gave so far.
+   *
+   * @return what was learnt, by the code of the method; one without a batch is not in it
+   */
+  public Map<String, Learnt> learnt() {
+    Map<String, List<Learnt.Gave>> of = new HashMap<>();
+    for (MethodGave gave : results.findGiven()) {
+      of.computeIfAbsent(StockMethod.read(gave.methodBody()).code(), key -> new ArrayList<>())
+          .add(
+              new Learnt.Gave(
+                  gave.litres().doubleValue(),
+                  Mass.ofMilligrams(gave.bonesMilligrams()),
+                  gave.jelly().equals(PotKeeper.Jelly.SET.name()),
+                  gave.look().equals(PotKeeper.Look.CLEAR.name())));
+    }
+    Map<String, Learnt> learnt = new HashMap<>();
+    of.forEach((code, all) -> Learnt.of(all).ifPresent(one -> learnt.put(code, one)));
+    return learnt;
   }
 
   /**

@@ -112,6 +112,9 @@ class PotController {
             .map(brew -> PotView.card(brew, rule, now, houses.venueNames(), formats()))
             .toList());
     model.addAttribute("methods", methods.values());
+    Map<String, String> learnt = new HashMap<>();
+    book.learnt().forEach((code, gave) -> learnt.put(code, PotView.learnt(gave, formats())));
+    model.addAttribute("learnt", learnt);
     model.addAttribute("chosen", chosen);
     model.addAttribute("asks", chosen.asks());
     model.addAttribute("kettles", book.kettles());

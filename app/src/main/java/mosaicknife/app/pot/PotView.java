@@ -10,6 +10,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.core.heat.Cooling;
 import mosaicknife.core.heat.CoolingRule;
 import mosaicknife.core.pot.Bones;
+import mosaicknife.core.pot.Learnt;
 import mosaicknife.core.pot.PotPlan;
 import mosaicknife.core.pot.PotRun;
 import mosaicknife.core.pot.PotStep;
@@ -102,6 +103,18 @@ final class PotView {
             : on.map(row -> row.begun() ? row.said() : formats.say("pot.said.not-begun"))
                 .orElse(""),
         cools ? "c-" + standing.name() : on.map(StepRow::css).orElse(""));
+  }
+
+  /** What a method gave so far, in a line. */
+  static String learnt(Learnt gave, Formats formats) {
+    return formats.say(
+        "pot.said.learnt",
+        gave.batches(),
+        litres(gave.mean()),
+        litres(gave.least()),
+        litres(gave.most()),
+        gave.set(),
+        gave.clear());
   }
 
   /** Litres to a tenth, as a kitchen pours. */

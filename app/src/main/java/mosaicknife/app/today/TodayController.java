@@ -1,9 +1,15 @@
 package mosaicknife.app.today;
 
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.kitchen.Soaks;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.pot.PotClocks;
+import mosaicknife.app.shared.Formats;
 import mosaicknife.app.weighing.LotSheets;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -22,13 +28,26 @@ class TodayController {
   private final LotSheets sheets;
   private final LotRegister lots;
   private final LarderBook larder;
+  private final PotClocks pots;
+  private final Soaks soaks;
   private final HouseSettings houses;
+  private final Clock clock;
 
-  TodayController(LotSheets sheets, LotRegister lots, LarderBook larder, HouseSettings houses) {
+  TodayController(
+      LotSheets sheets,
+      LotRegister lots,
+      LarderBook larder,
+      PotClocks pots,
+      Soaks soaks,
+      HouseSettings houses,
+      Clock clock) {
     this.larder = larder;
     this.sheets = sheets;
     this.lots = lots;
+    this.pots = pots;
+    this.soaks = soaks;
     this.houses = houses;
+    this.clock = clock;
   }
 
   @GetMapping("/")
@@ -41,9 +60,27 @@ class TodayController {
             MOST_SHOWN,
             houses.house(),
             houses.today()));
+    model.addAttribute("clocks", clocks());
     model.addAttribute("more", Math.max(0, lots.countOpen() - MOST_SHOWN));
     model.addAttribute("closed", lots.newest().stream().filter(lot -> lot.isFinished()).toList());
     return "today/today";
+  }
+
+  /** What runs on the hob and lies in a marinade. */
+  private List<PotClocks.Running> clocks() {
+    List<PotClocks.Running> all = new ArrayList<>(pots.running());
+    Formats formats = houses.house().formats();
+    soaks
+        .standing(clock.instant())
+        .forEach(
+            (soak, standing) ->
+                all.add(
+                    new PotClocks.Running(
+                        formats.say("today.said.in-marinade", soak.what(), soak.marinade().name()),
+                        formats.say("Marinade.Standing." + standing.name()),
+                        "w-" + standing.name(),
+                        "/kitchen")));
+    return all;
   }
 
   /** The fish on the board, from anywhere in one tap. */

@@ -138,6 +138,9 @@ public class PotPagesTest extends WithPages {
     assertEquals(
         sheets.get(lot).find("frame").orElseThrow().part().shelf().in(), Mass.ofGrams(1040));
     assertEquals(book.find(brew.id()), Optional.empty());
+    // 1.9 l of 1.040 kg
+    assertTrue(book.learnt().get("long-rested").batches() >= 1);
+    assertTrue(page("ines", "/pot").contains("l a kg of bones"), "it is learnt");
     pack(brew, "1.9", "2");
     assertEquals(
         larder.onShelves().stream().filter(one -> one.trace().lots().contains(lot)).count(),
@@ -201,6 +204,7 @@ public class PotPagesTest extends WithPages {
     String late = page("tobiah", address);
     assertTrue(late.contains("At this rate it is late"), late);
     assertTrue(late.contains("ice bath now"), "and what helps");
+    assertTrue(page("tobiah", "/").contains("At this rate it is late"), "on Today too");
     assertTrue(page("tobiah", "/pot").contains("At this rate it is late"), "also from afar");
     assertTrue(
         follow("tobiah", address + "/stand", "where", "ICE_BATH").contains("in an ice bath"));

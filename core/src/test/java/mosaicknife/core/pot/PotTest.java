@@ -173,6 +173,23 @@ public class PotTest {
   }
 
   @Test
+  public void whatAMethodGaveIsLearnt() {
+    assertEquals(Learnt.of(List.of()), Optional.empty());
+    Learnt learnt =
+        Learnt.of(
+                List.of(
+                    new Learnt.Gave(4, Mass.ofGrams(2000), true, true),
+                    new Learnt.Gave(3.4, Mass.ofGrams(2000), true, false),
+                    new Learnt.Gave(1.6, Mass.ofGrams(1000), false, true)))
+            .orElseThrow();
+    // 2.0, 1.7 and 1.6 l a kilogram
+    assertEquals(learnt.mean(), 5.3 / 3, 1e-9);
+    assertEquals(learnt.least(), 1.6, 1e-9);
+    assertEquals(learnt.most(), 2.0, 1e-9);
+    assertEquals(List.of(learnt.batches(), learnt.set(), learnt.clear()), List.of(3, 2, 2));
+  }
+
+  @Test
   public void doughIsHalfButterHalfFlourAndPacksAreWhole() {
     Thickener.Need need = Thickener.KNEADED_BUTTER.of(6, Thickener.Body.MEDIUM, Mass.ofGrams(60));
     assertEquals(need.dough(), Mass.ofGrams(210));
