@@ -31,6 +31,7 @@ public class ArchitectureTest {
           "buying",
           "safety",
           "heat",
+          "clock",
           "kitchen",
           "scale",
           "craft",
@@ -59,7 +60,7 @@ public class ArchitectureTest {
         .check(core);
     noClasses()
         .that()
-        .resideOutsideOfPackage("mosaicknife.core.use..")
+        .resideOutsideOfPackages("mosaicknife.core.use..", "mosaicknife.core.clock..")
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage("com.google.ortools..")

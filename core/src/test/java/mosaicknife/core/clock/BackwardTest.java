@@ -1,0 +1,182 @@
+package mosaicknife.core.clock;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.Set;
+import mosaicknife.core.clock.Task.After;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Backward from service, against sums by hand and against every schedule there is. */
+public class BackwardTest {
+
+  private static Task task(String id, int minutes, String need, int due, After... after) {
+    return new Task(
+        id,
+        id,
+        minutes,
+        need.isEmpty() ? Set.of() : Set.of(need),
+        List.of(after),
+        due < 0 ? OptionalInt.empty() : OptionalInt.of(due),
+        OptionalInt.empty());
+  }
+
+  private static int start(Schedule schedule, String id) {
+    return schedule.placed().stream()
+        .filter(one -> one.task().id().equals(id))
+        .findFirst()
+        .orElseThrow()
+        .start();
+  }
+
+  @Test
+  public void aChainStartsAsLateAsItsServiceAllows() {
+    Agenda agenda =
+        new Agenda(
+            List.of(
+                task("soak", 90, "", -1),
+                task("boil", 20, "hob", -1, new After("soak", 0, 10)),
+                task("strain", 15, "hands", 600, new After("boil", 150, 240))),
+            Map.of("hob", 1, "hands", 1));
+    Schedule schedule = Backward.of(agenda, 5);
+    // 600 − 15 − 150 − 20 − 90
+    assertEquals(start(schedule, "soak"), 325);
+    assertEquals(start(schedule, "boil"), 415);
+    assertEquals(start(schedule, "strain"), 585);
+    assertEquals(schedule.late(), 0);
+    assertEquals(schedule.idle(), 0);
+    assertTrue(schedule.proved());
+  }
+
+  @Test
+  public void twoTasksOnOneHobComeAfterEachOther() {
+    List<Task> tasks = List.of(task("soup", 60, "hob", 200), task("sauce", 30, "hob", 200));
+    Schedule schedule = Backward.of(new Agenda(tasks, Map.of("hob", 1)), 5);
+    assertEquals(schedule.late(), 0);
+    assertEquals(schedule.idle(), 30, "the shorter one last: the other is half an hour early");
+    assertEquals(Backward.of(new Agenda(tasks, Map.of("hob", 2)), 5).idle(), 0);
+  }
+
+  @Test
+  public void whatCannotBeKeptIsSaidWithWhatHelps() {
+    List<Task> tasks =
+        List.of(
+            task("soup", 60, "hob", 70),
+            task("sauce", 30, "hob", 70),
+            task("cut", 20, "board", 70));
+    Agenda agenda = new Agenda(tasks, Map.of("hob", 1, "board", 1));
+    Schedule schedule = Backward.of(agenda, 5);
+    assertEquals(schedule.late(), 20, "ninety minutes of hob before seventy");
+    assertEquals(schedule.broken().size(), 1);
+    List<Backward.WayOut> ways = Backward.waysOut(agenda, schedule, 5);
+    assertEquals(ways, List.of(new Backward.WayOut("hob", 0)), "a second board helps nobody");
+  }
+
+  @Test
+  public void whatRunsAlreadyStaysWhereItIs() {
+    Task running =
+        new Task("soak", "soak", 60, Set.of(), List.of(), OptionalInt.empty(), OptionalInt.of(0));
+    Schedule schedule =
+        Backward.of(
+            new Agenda(
+                List.of(running, task("boil", 20, "hob", 300, new After("soak", 0, 30))),
+                Map.of("hob", 1)),
+            5);
+    assertEquals(start(schedule, "soak"), 0);
+    assertEquals(start(schedule, "boil"), 90, "half an hour at the most after the soak");
+  }
+
+  @Test
+  public void circlesAndUnknownNamesAreRefused() {
+    List<Task> circle =
+        List.of(
+            task("a", 5, "", -1, new After("b", 0, 10)),
+            task("b", 5, "", -1, new After("a", 0, 10)));
+    assertEquals(Agenda.circle(circle).size(), 3);
+    assertThrows(IllegalArgumentException.class, () -> new Agenda(circle, Map.of()));
+    assertThrows(
+        IllegalArgumentException.class,
+        () -> new Agenda(List.of(task("a", 5, "hob", -1)), Map.of()));
+    assertThrows(IllegalArgumentException.class, () -> new After("a", 20, 10));
+    assertEquals(Backward.of(new Agenda(List.of(), Map.of()), 1).placed(), List.of());
+  }
+
+  @DataProvider
+  public static Object[][] seeds() {
+    Object[][] seeds = new Object[12][1];
+    for (int i = 0; i < seeds.length; i++) {
+      seeds[i][0] = (long) i;
+    }
+    return seeds;
+  }
+
+  @Test(dataProvider = "seeds")
+  public void noScheduleOfAllIsBetter(long seed) {
+    Random random = new Random(seed);
+    List<Task> tasks = new ArrayList<>();
+    for (int i = 0; i < 4; i++) {
+      After[] after =
+          i > 0 && random.nextBoolean()
+              ? new After[] {new After("t" + (i - 1), random.nextInt(3), 3 + random.nextInt(3))}
+              : new After[0];
+      tasks.add(
+          task(
+              "t" + i,
+              1 + random.nextInt(3),
+              random.nextInt(3) == 0 ? "" : "r" + random.nextInt(2),
+              i == 3 || random.nextInt(3) == 0 ? 3 + random.nextInt(6) : -1,
+              after));
+    }
+    Agenda agenda = new Agenda(tasks, Map.of("r0", 1, "r1", 1));
+    Schedule schedule = Backward.of(agenda, 10);
+    assertTrue(schedule.proved());
+    assertTrue(allowed(agenda, schedule.placed()), "its own schedule keeps the rules");
+    long best = Long.MAX_VALUE;
+    int[] starts = new int[4];
+    int most = 16;
+    for (int code = 0; code < most * most * most * most; code++) {
+      int rest = code;
+      List<Schedule.Placed> placed = new ArrayList<>();
+      for (int i = 0; i < 4; i++) {
+        starts[i] = rest % most;
+        rest /= most;
+        placed.add(new Schedule.Placed(tasks.get(i), starts[i]));
+      }
+      if (allowed(agenda, placed)) {
+        long late = placed.stream().mapToInt(Schedule.Placed::late).sum();
+        best = Math.min(best, late * 1000 + Backward.idle(placed));
+      }
+    }
+    assertEquals(schedule.late() * 1000L + schedule.idle(), best);
+  }
+
+  /** Whether a schedule keeps every wait and no resource is held twice. */
+  private static boolean allowed(Agenda agenda, List<Schedule.Placed> placed) {
+    Map<String, Schedule.Placed> byId = new HashMap<>();
+    placed.forEach(one -> byId.put(one.task().id(), one));
+    for (Schedule.Placed one : placed) {
+      for (After after : one.task().after()) {
+        int wait = one.start() - byId.get(after.id()).end();
+        if (wait < after.least() || wait > after.most()) {
+          return false;
+        }
+      }
+      for (Schedule.Placed other : placed) {
+        boolean shared =
+            other != one && other.task().needs().stream().anyMatch(one.task().needs()::contains);
+        if (shared && one.start() < other.end() && other.start() < one.end()) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+}
