@@ -110,7 +110,10 @@ class KitchenController {
     return new Row(
         soak.id(),
         formats.say("kitchen.said.of-lot", soak.what(), soak.lot().id(), soak.mass()),
-        soak.marinade().name(),
+        formats.say(
+            "kitchen.said.lies",
+            soak.marinade().name(),
+            formats.say("Marinade.Vessel." + soak.vessel().name())),
         formats.say(
             soak.measured() ? "kitchen.said.thick" : "kitchen.said.about-thick",
             soak.millimetres().stripTrailingZeros().toPlainString()),

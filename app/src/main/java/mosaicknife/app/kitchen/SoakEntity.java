@@ -86,6 +86,10 @@ class SoakEntity {
     return massMilligrams;
   }
 
+  String vessel() {
+    return vessel;
+  }
+
   Instant begunAt() {
     return begunAt;
   }

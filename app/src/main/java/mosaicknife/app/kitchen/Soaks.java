@@ -80,6 +80,7 @@ public class Soaks {
    * @param millimetres its thickness
    * @param measured whether somebody measured that
    * @param mass how much of it
+   * @param vessel what it lies in
    * @param begun when it went in
    */
   public record Soak(
@@ -90,6 +91,7 @@ public class Soaks {
       BigDecimal millimetres,
       boolean measured,
       Mass mass,
+      Marinade.Vessel vessel,
       Instant begun) {
 
     /**
@@ -135,6 +137,7 @@ public class Soaks {
                     one.millimetres(),
                     one.isMeasured(),
                     Mass.ofMilligrams(one.massMilligrams()),
+                    Marinade.Vessel.valueOf(one.vessel()),
                     one.begunAt()))
         .toList();
   }

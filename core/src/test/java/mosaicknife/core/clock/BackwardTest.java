@@ -138,7 +138,7 @@ public class BackwardTest {
     Agenda agenda = new Agenda(tasks, Map.of("r0", 1, "r1", 1));
     Schedule schedule = Backward.of(agenda, 10);
     assertTrue(schedule.proved());
-    assertTrue(allowed(agenda, schedule.placed()), "its own schedule keeps the rules");
+    assertTrue(allowed(schedule.placed()), "its own schedule keeps the rules");
     long best = Long.MAX_VALUE;
     int[] starts = new int[4];
     int most = 16;
@@ -150,7 +150,7 @@ public class BackwardTest {
         rest /= most;
         placed.add(new Schedule.Placed(tasks.get(i), starts[i]));
       }
-      if (allowed(agenda, placed)) {
+      if (allowed(placed)) {
         long late = placed.stream().mapToInt(Schedule.Placed::late).sum();
         best = Math.min(best, late * 1000 + Backward.idle(placed));
       }
@@ -159,7 +159,7 @@ public class BackwardTest {
   }
 
   /** Whether a schedule keeps every wait and no resource is held twice. */
-  private static boolean allowed(Agenda agenda, List<Schedule.Placed> placed) {
+  private static boolean allowed(List<Schedule.Placed> placed) {
     Map<String, Schedule.Placed> byId = new HashMap<>();
     placed.forEach(one -> byId.put(one.task().id(), one));
     for (Schedule.Placed one : placed) {
