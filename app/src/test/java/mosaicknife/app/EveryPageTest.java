@@ -133,6 +133,7 @@ public class EveryPageTest extends WithPages {
       {"/pot"},
       {"/pot/1"},
       {"/kitchen"},
+      {"/clock"},
       {"/house/people"},
       {"/house/units"},
       {"/house/venues"},

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.pot.PotBook;
 import mosaicknife.app.pot.PotKeeper;
@@ -20,7 +21,7 @@ import mosaicknife.core.quantity.Temperature;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
-/** Kettles, and a fumet that cools too slowly in the room. */
+/** Kettles, a fumet that cools too slowly in the room, and a stock for tomorrow. */
 @Component
 @ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
 class DemoPot {
@@ -32,12 +33,14 @@ class DemoPot {
   private final DemoPeople people;
   private final PotKeeper keeper;
   private final PotBook book;
+  private final UseBook uses;
   private final Clock clock;
 
-  DemoPot(DemoPeople people, PotKeeper keeper, PotBook book, Clock clock) {
+  DemoPot(DemoPeople people, PotKeeper keeper, PotBook book, UseBook uses, Clock clock) {
     this.people = people;
     this.keeper = keeper;
     this.book = book;
+    this.uses = uses;
     this.clock = clock;
   }
 
@@ -48,8 +51,22 @@ class DemoPot {
           keeper.keep(lantern.id(), "Small kettle", new BigDecimal("8"), 26, 3500);
           keeper.keep(lantern.id(), "Tall kettle", new BigDecimal("20"), 36, 5000);
           keeper.keep(counter.id(), "Counter kettle", new BigDecimal("14"), 32, 4000);
+          uses.people(lantern.id(), 2);
           cooling();
+          tomorrow();
         });
+  }
+
+  /** Two litres of clear stock that are wanted in seventeen hours and not begun. */
+  private void tomorrow() {
+    keeper.start(
+        UUID.randomUUID(),
+        new Wish(
+            "long-rested",
+            Set.of(Answer.WINE, Answer.LEMON, Answer.LID),
+            2,
+            book.kettles().get(1).id(),
+            Optional.of(clock.instant().plus(Duration.ofHours(17)))));
   }
 
   /** A litre of fumet that was put on this afternoon and stands in the room in its pot. */

@@ -30,6 +30,7 @@ public class UseBook {
   private static final String USE = "USE:";
   private static final String HANDS = "HANDS";
   private static final String LAST_HOUR = "LAST_HOUR";
+  private static final String PEOPLE = "PEOPLE";
 
   private final HouseUseRepository changed;
   private final VenueRoomRepository rooms;
@@ -147,12 +148,14 @@ public class UseBook {
    * @param equipment how much equipment there is; what is not named is not limited
    * @param hands minutes of hands; empty if they are not limited
    * @param lastHour until when it serves; empty if nobody said so
+   * @param people how many work there at once; empty if nobody said so
    */
   public record Room(
       Map<String, Integer> wanted,
       Map<Equipment, Integer> equipment,
       Optional<Integer> hands,
-      Optional<LocalTime> lastHour) {}
+      Optional<LocalTime> lastHour,
+      Optional<Integer> people) {}
 
   /**
    * Returns what each venue can take.
@@ -174,9 +177,12 @@ public class UseBook {
     Map<Equipment, Integer> equipment = new LinkedHashMap<>();
     Optional<Integer> hands = Optional.empty();
     Optional<LocalTime> lastHour = Optional.empty();
+    Optional<Integer> people = Optional.empty();
     for (VenueRoomEntity row : rows) {
       if (row.what().equals(HANDS)) {
         hands = Optional.of(row.amount());
+      } else if (row.what().equals(PEOPLE)) {
+        people = Optional.of(row.amount());
       } else if (row.what().equals(LAST_HOUR)) {
         lastHour = Optional.of(LocalTime.ofSecondOfDay(row.amount() * 60L));
       } else if (row.what().startsWith(USE)) {
@@ -185,7 +191,7 @@ public class UseBook {
         equipment.put(Equipment.valueOf(row.what()), row.amount());
       }
     }
-    return new Room(wanted, equipment, hands, lastHour);
+    return new Room(wanted, equipment, hands, lastHour, people);
   }
 
   /**
@@ -233,6 +239,17 @@ public class UseBook {
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void lastHour(long venue, LocalTime time) {
     keep(venue, LAST_HOUR, time.toSecondOfDay() / 60);
+  }
+
+  /**
+   * Says how many people work at a venue at once.
+   *
+   * @param venue the number of the venue
+   * @param people how many, from 1
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void people(long venue, int people) {
+    keep(venue, PEOPLE, people);
   }
 
   private void keep(long venue, String what, int amount) {

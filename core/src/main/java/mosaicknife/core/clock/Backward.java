@@ -141,11 +141,15 @@ public final class Backward {
         first == CpSolverStatus.OPTIMAL || first == CpSolverStatus.FEASIBLE,
         "Expected a schedule, found " + first);
     long least = Math.round(solver.objectiveValue());
-    starts.values().forEach(start -> model.addHint(start, solver.value(start)));
+    agenda.tasks().stream()
+        .filter(task -> task.fixed().isEmpty())
+        .map(task -> starts.get(task.id()))
+        .forEach(start -> model.addHint(start, solver.value(start)));
     model.addLessOrEqual(late, least);
     model.minimize(idle);
     CpSolver second = solver(seconds);
     CpSolverStatus status = second.solve(model);
+    Check.that(status != CpSolverStatus.MODEL_INVALID, "Expected a model, found " + status);
     boolean better = status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
     CpSolver used = better ? second : solver;
     List<Schedule.Placed> placed =

@@ -92,6 +92,13 @@ public class BackwardTest {
             5);
     assertEquals(start(schedule, "soak"), 0);
     assertEquals(start(schedule, "boil"), 90, "half an hour at the most after the soak");
+    Task other =
+        new Task("wait", "wait", 30, Set.of(), List.of(), OptionalInt.empty(), OptionalInt.of(0));
+    Schedule both =
+        Backward.of(
+            new Agenda(List.of(running, other, task("cut", 20, "hob", 300)), Map.of("hob", 1)), 5);
+    assertEquals(start(both, "cut"), 280, "two that run already are in nobody's way");
+    assertTrue(both.proved());
   }
 
   @Test
