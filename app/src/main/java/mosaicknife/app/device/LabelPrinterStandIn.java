@@ -35,6 +35,7 @@ final class LabelPrinterStandIn implements AutoCloseable {
   private static final Pattern NAME = Pattern.compile("@PJL JOB NAME = \"([^\"]{1,40})\"");
 
   private final ServerSocket server;
+  private final Thread thread;
   private final Map<String, byte[]> labels =
       new LinkedHashMap<>() {
         private static final long serialVersionUID = 1L;
@@ -47,7 +48,7 @@ final class LabelPrinterStandIn implements AutoCloseable {
 
   LabelPrinterStandIn(int port) throws IOException {
     server = new ServerSocket(port, 5, InetAddress.getLoopbackAddress());
-    Thread thread = new Thread(this::accept, "label-printer-stand-in");
+    thread = new Thread(this::accept, "label-printer-stand-in");
     thread.setDaemon(true);
     thread.start();
   }
@@ -104,6 +105,10 @@ final class LabelPrinterStandIn implements AutoCloseable {
   public void close() {
     try {
       server.close();
+      // until it wakes, the socket may still take a connection
+      thread.join(PATIENCE_MILLIS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     } catch (IOException e) {
       LOG.debug("The socket of the label printer stand-in was closed already", e);
     }

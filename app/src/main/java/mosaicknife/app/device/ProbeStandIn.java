@@ -32,6 +32,7 @@ final class ProbeStandIn implements AutoCloseable {
   private static final double DEEPEST = 200;
 
   private final ServerSocket server;
+  private final Thread thread;
   private final RandomGenerator random = RandomGeneratorFactory.getDefault().create(7);
 
   private Surroundings where = Surroundings.ROOM;
@@ -42,7 +43,7 @@ final class ProbeStandIn implements AutoCloseable {
 
   ProbeStandIn(int port) throws IOException {
     server = new ServerSocket(port, 5, InetAddress.getLoopbackAddress());
-    Thread thread = new Thread(this::accept, "probe-stand-in");
+    thread = new Thread(this::accept, "probe-stand-in");
     thread.setDaemon(true);
     thread.start();
   }
@@ -109,6 +110,10 @@ final class ProbeStandIn implements AutoCloseable {
   public void close() {
     try {
       server.close();
+      // until it wakes, the socket may still take a connection
+      thread.join(PATIENCE_MILLIS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     } catch (IOException e) {
       LOG.debug("The socket of the probe stand-in was closed already", e);
     }
