@@ -12,17 +12,6 @@ create table kettle (
 );
 create index kettle_venue on kettle (venue_id, name, id);
 
--- The house's own methods of stock: the newest of a code counts.
-create table house_method (
-    id      bigint generated always as identity primary key,
-    code    text        not null check (code ~ '^[a-z0-9-]{1,60}$'),
-    body    text        not null check (btrim(body) <> ''),
-    retired boolean     not null,
-    kept_by bigint      not null references person,
-    kept_at timestamptz not null
-);
-create index house_method_code on house_method (code, id);
-
 -- A batch that was put on: what it is made of lies with its making. The method is kept as it was.
 create table pot_batch (
     id          bigint generated always as identity primary key,
@@ -86,8 +75,6 @@ create table pot_result (
 );
 
 create trigger kettle_is_a_fact before update or delete or truncate on kettle
-    for each statement execute function a_fact_stays();
-create trigger house_method_is_a_fact before update or delete or truncate on house_method
     for each statement execute function a_fact_stays();
 create trigger pot_batch_is_a_fact before update or delete or truncate on pot_batch
     for each statement execute function a_fact_stays();

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FormReply;
@@ -74,8 +75,10 @@ class ClockController {
     model.addAttribute("next", next(gathered, schedule, formats));
     model.addAttribute(
         "broken",
-        schedule.broken().stream()
-            .map(one -> words.say("clock.said.late", one.task().name(), one.late()))
+        Stream.concat(
+                gathered.unsure().stream().map(pot -> words.say("clock.said.never-cold", pot)),
+                schedule.broken().stream()
+                    .map(one -> words.say("clock.said.late", one.task().name(), one.late())))
             .toList());
     model.addAttribute(
         "ways",

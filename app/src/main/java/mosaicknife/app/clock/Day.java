@@ -60,9 +60,14 @@ class Day {
    * @param agenda what is to be done
    * @param places what the resources are called, hands first
    * @param links where each task is worked, by its identifier
+   * @param unsure the pots of which nobody can say when they are cold
    */
   record Gathered(
-      Instant now, Agenda agenda, Map<String, String> places, Map<String, String> links) {}
+      Instant now,
+      Agenda agenda,
+      Map<String, String> places,
+      Map<String, String> links,
+      List<String> unsure) {}
 
   @Transactional(readOnly = true)
   public Gathered gather() {
@@ -103,7 +108,13 @@ class Day {
         links.put("making" + one.id(), "/uses#make-" + one.id());
       }
     }
-    return new Gathered(now, new Agenda(tasks, capacity), places, links);
+    CoolingRule rule = CoolingRule.of(limits.limits());
+    List<String> unsure =
+        running.stream()
+            .filter(brew -> brew.neverCold(rule))
+            .map(brew -> brew.making().use().name())
+            .toList();
+    return new Gathered(now, new Agenda(tasks, capacity), places, links, unsure);
   }
 
   private static String hands(long venue) {

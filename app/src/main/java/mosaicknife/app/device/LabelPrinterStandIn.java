@@ -3,9 +3,6 @@ package mosaicknife.app.device;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.ServerSocket;
-import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -31,11 +28,9 @@ final class LabelPrinterStandIn implements AutoCloseable {
   private static final int DOTS_AN_INCH = 203;
   private static final int REMEMBERED = 40;
   private static final int LARGEST_JOB = 4_000_000;
-  private static final int PATIENCE_MILLIS = 5000;
   private static final Pattern NAME = Pattern.compile("@PJL JOB NAME = \"([^\"]{1,40})\"");
 
-  private final ServerSocket server;
-  private final Thread thread;
+  private final Loopback server;
   private final Map<String, byte[]> labels =
       new LinkedHashMap<>() {
         private static final long serialVersionUID = 1L;
@@ -47,25 +42,15 @@ final class LabelPrinterStandIn implements AutoCloseable {
       };
 
   LabelPrinterStandIn(int port) throws IOException {
-    server = new ServerSocket(port, 5, InetAddress.getLoopbackAddress());
-    thread = new Thread(this::accept, "label-printer-stand-in");
-    thread.setDaemon(true);
-    thread.start();
+    server =
+        new Loopback(
+            port,
+            "label-printer-stand-in",
+            client -> print(client.getInputStream().readNBytes(LARGEST_JOB)));
   }
 
   int port() {
-    return server.getLocalPort();
-  }
-
-  private void accept() {
-    while (!server.isClosed()) {
-      try (Socket client = server.accept()) {
-        client.setSoTimeout(PATIENCE_MILLIS);
-        print(client.getInputStream().readNBytes(LARGEST_JOB));
-      } catch (IOException e) {
-        LOG.debug("The label printer stand-in lost a client", e);
-      }
-    }
+    return server.port();
   }
 
   private void print(byte[] job) throws IOException {
@@ -103,14 +88,6 @@ final class LabelPrinterStandIn implements AutoCloseable {
 
   @Override
   public void close() {
-    try {
-      server.close();
-      // until it wakes, the socket may still take a connection
-      thread.join(PATIENCE_MILLIS);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    } catch (IOException e) {
-      LOG.debug("The socket of the label printer stand-in was closed already", e);
-    }
+    server.close();
   }
 }

@@ -4,8 +4,6 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.PrintWriter;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
@@ -13,8 +11,6 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import mosaicknife.core.heat.Lag;
 import mosaicknife.core.heat.Surroundings;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * A probe that is not there: a small server on a loopback socket with a pot behind it that cools as
@@ -23,16 +19,13 @@ import org.slf4j.LoggerFactory;
  */
 final class ProbeStandIn implements AutoCloseable {
 
-  private static final Logger LOG = LoggerFactory.getLogger(ProbeStandIn.class);
-  private static final int PATIENCE_MILLIS = 1500;
   private static final double NOISE = 0.15;
   private static final double MINUTES_A_CENTIMETRE = 8;
   private static final double IN_ICE = 0.3;
   private static final double IN_BLAST = 0.35;
   private static final double DEEPEST = 200;
 
-  private final ServerSocket server;
-  private final Thread thread;
+  private final Loopback server;
   private final RandomGenerator random = RandomGeneratorFactory.getDefault().create(7);
 
   private Surroundings where = Surroundings.ROOM;
@@ -42,31 +35,20 @@ final class ProbeStandIn implements AutoCloseable {
   private boolean silent;
 
   ProbeStandIn(int port) throws IOException {
-    server = new ServerSocket(port, 5, InetAddress.getLoopbackAddress());
-    thread = new Thread(this::accept, "probe-stand-in");
-    thread.setDaemon(true);
-    thread.start();
+    server = new Loopback(port, "probe-stand-in", this::serve);
   }
 
   int port() {
-    return server.getLocalPort();
+    return server.port();
   }
 
-  private void accept() {
-    while (!server.isClosed()) {
-      try (Socket client = server.accept()) {
-        client.setSoTimeout(PATIENCE_MILLIS);
-        BufferedReader in =
-            new BufferedReader(
-                new InputStreamReader(client.getInputStream(), StandardCharsets.US_ASCII));
-        PrintWriter out =
-            new PrintWriter(client.getOutputStream(), true, StandardCharsets.US_ASCII);
-        String line = in.readLine();
-        out.println(line == null ? "?" : answer(line.strip().split(" ")));
-      } catch (IOException e) {
-        LOG.debug("The probe stand-in lost a client", e);
-      }
-    }
+  private void serve(Socket client) throws IOException {
+    BufferedReader in =
+        new BufferedReader(
+            new InputStreamReader(client.getInputStream(), StandardCharsets.US_ASCII));
+    PrintWriter out = new PrintWriter(client.getOutputStream(), true, StandardCharsets.US_ASCII);
+    String line = in.readLine();
+    out.println(line == null ? "?" : answer(line.strip().split(" ")));
   }
 
   private String answer(String[] words) {
@@ -108,14 +90,6 @@ final class ProbeStandIn implements AutoCloseable {
 
   @Override
   public void close() {
-    try {
-      server.close();
-      // until it wakes, the socket may still take a connection
-      thread.join(PATIENCE_MILLIS);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    } catch (IOException e) {
-      LOG.debug("The socket of the probe stand-in was closed already", e);
-    }
+    server.close();
   }
 }

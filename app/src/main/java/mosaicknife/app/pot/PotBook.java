@@ -3,7 +3,6 @@ package mosaicknife.app.pot;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -30,7 +29,6 @@ import org.springframework.transaction.annotation.Transactional;
 public class PotBook {
 
   private final KettleRepository kettles;
-  private final HouseMethodRepository methods;
   private final PotBatchRepository batches;
   private final PotMarkRepository marks;
   private final PotReadingRepository readings;
@@ -40,7 +38,6 @@ public class PotBook {
 
   PotBook(
       KettleRepository kettles,
-      HouseMethodRepository methods,
       PotBatchRepository batches,
       PotMarkRepository marks,
       PotReadingRepository readings,
@@ -48,7 +45,6 @@ public class PotBook {
       PotResultRepository results,
       MakingBook makings) {
     this.kettles = kettles;
-    this.methods = methods;
     this.batches = batches;
     this.marks = marks;
     this.readings = readings;
@@ -100,20 +96,12 @@ public class PotBook {
   }
 
   /**
-   * Returns the methods of the house: the shipped ones, and over them its own.
+   * Returns the ways to cook a stock.
    *
    * @return the methods by code
    */
   public Map<String, StockMethod> methods() {
-    Map<String, StockMethod> all = new LinkedHashMap<>(StockMethod.shipped());
-    for (HouseMethodEntity own : methods.findNewest()) {
-      if (own.isRetired()) {
-        all.remove(own.code());
-      } else {
-        all.put(own.code(), StockMethod.read(own.body()));
-      }
-    }
-    return all;
+    return StockMethod.shipped();
   }
 
   /**

@@ -429,36 +429,4 @@ class PotController {
     model.put("curve", CurvePicture.of(brew, rule(), now, formats()));
     return paper.sheet("pot/cooling-log", model, "cooling-log.pdf");
   }
-
-  @PostMapping("/pot/kettles")
-  String kettle(@RequestParam Map<String, String> typed, RedirectAttributes later) {
-    return reply.after(
-        new Form("/pot#kettles", "typedKettle", new HashMap<>(typed)),
-        later,
-        () -> {
-          keeper.keep(
-              Typed.id(typed.getOrDefault("venue", ""), "venue"),
-              typed.getOrDefault("name", ""),
-              Typed.decimal(
-                  typed.getOrDefault("litres", ""),
-                  1,
-                  java.math.BigDecimal.ONE,
-                  MOST_LITRES,
-                  "litres"),
-              Typed.count(typed.getOrDefault("centimetres", ""), 10, 150, "centimetres"),
-              Typed.count(typed.getOrDefault("watts", ""), 500, 60_000, "watts"));
-          return words.say("pot.said.kettle-saved");
-        });
-  }
-
-  @PostMapping("/pot/kettles/{id}/retire")
-  String retire(@PathVariable long id, RedirectAttributes later) {
-    return reply.after(
-        new Form("/pot#kettles", "typedKettle", Map.of()),
-        later,
-        () -> {
-          keeper.retire(id);
-          return words.say("pot.said.kettle-retired");
-        });
-  }
 }

@@ -1,6 +1,7 @@
 package mosaicknife.app.clock;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.math.BigDecimal;
@@ -23,10 +24,12 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.clock.Backward;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Schedule.Placed;
+import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
+import mosaicknife.core.quantity.Temperature;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.testng.annotations.Test;
 
@@ -113,6 +116,28 @@ public class ClockPagesTest extends WithPages {
     assertEquals(placed(schedule, brew, "split").start(), 0, "what runs stays where it is");
     PotStep soak = brew.run().steps().get(1);
     assertTrue(placed(schedule, brew, soak.code()).start() >= 0);
+  }
+
+  @Test
+  public void aPotThatNeverGetsColdIsNotSaidToBeInTime() throws Exception {
+    Brew brew = stock(40);
+    people.as(
+        "tobiah",
+        () -> {
+          keeper.stand(brew.id(), Surroundings.ROOM, false);
+          for (int ago = 20; ago >= 0; ago -= 5) {
+            int tenths = (int) Math.round(220 + 350 * Math.exp((ago - 20) / 180.0));
+            keeper.read(
+                UUID.randomUUID(),
+                brew.id(),
+                new Temperature(tenths),
+                Instant.now().minus(Duration.ofMinutes(ago)));
+          }
+        });
+    assertTrue(day.gather().unsure().contains("Clear white stock"));
+    String shown = page("ines", "/clock/day");
+    assertTrue(shown.contains("where it stands it never gets cold"), shown);
+    assertFalse(shown.contains("All in time"));
   }
 
   @Test
