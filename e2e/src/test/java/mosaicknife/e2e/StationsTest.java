@@ -26,7 +26,7 @@ public class StationsTest extends InBrowser {
     page.navigate(address("/"));
     page.click(".decisions a:has-text('Decide')");
     assertThat(page).hasURL(Pattern.compile(".*/uses/2"));
-    assertThat(page.locator(".use-row.undecided")).hasCount(3);
+    assertThat(page.locator(".use-row.undecided")).hasCount(2);
   }
 
   @Test
