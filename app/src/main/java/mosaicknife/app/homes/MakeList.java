@@ -22,6 +22,7 @@ class MakeList {
   private final SubProducts products;
   private final Transfers transfers;
   private final HandReader hand;
+  private final OnTheHob hob;
   private final HouseSettings houses;
 
   MakeList(
@@ -29,11 +30,13 @@ class MakeList {
       SubProducts products,
       Transfers transfers,
       HandReader hand,
+      OnTheHob hob,
       HouseSettings houses) {
     this.open = open;
     this.products = products;
     this.transfers = transfers;
     this.hand = hand;
+    this.hob = hob;
     this.houses = houses;
   }
 
@@ -50,7 +53,8 @@ class MakeList {
       List<String> from,
       List<LegRow> legs,
       List<String> ingredients,
-      List<String> cautions) {
+      List<String> cautions,
+      String pot) {
 
     /** How many things of it are still to be sent. */
     public long toSend() {
@@ -68,11 +72,16 @@ class MakeList {
     Map<String, Called> names = open.names(all);
     Map<Long, String> venues = houses.venueNames();
     Formats formats = houses.house().formats();
-    return all.stream().map(one -> row(one, names, venues, formats)).toList();
+    Map<Long, String> pots = hob.pots();
+    return all.stream().map(one -> row(one, names, venues, pots, formats)).toList();
   }
 
   private MakeRow row(
-      ToMake one, Map<String, Called> names, Map<Long, String> venues, Formats formats) {
+      ToMake one,
+      Map<String, Called> names,
+      Map<Long, String> venues,
+      Map<Long, String> pots,
+      Formats formats) {
     Batch batch = new Batch(one.use(), one.mass(), one.mass());
     return new MakeRow(
         one.id(),
@@ -86,7 +95,8 @@ class MakeList {
         one.from().stream().map(input -> from(input, names, formats)).toList(),
         transfers.legs(one).stream().map(leg -> leg(one, leg, names, venues, formats)).toList(),
         ingredients(one, batch, products.of(batch, one.venue()), formats),
-        cautions(one, formats));
+        cautions(one, formats),
+        pots.getOrDefault(one.id(), ""));
   }
 
   /** What to be careful about; of a filling also how much of it one fish takes. */

@@ -8,6 +8,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
@@ -29,6 +30,7 @@ class MakingController {
 
   private final Makings makings;
   private final Transfers transfers;
+  private final OnTheHob hob;
   private final LarderKeeper larder;
   private final HouseSettings houses;
   private final FormReply reply;
@@ -37,12 +39,14 @@ class MakingController {
   MakingController(
       Makings makings,
       Transfers transfers,
+      OnTheHob hob,
       LarderKeeper larder,
       HouseSettings houses,
       FormReply reply,
       Words words) {
     this.makings = makings;
     this.transfers = transfers;
+    this.hob = hob;
     this.larder = larder;
     this.houses = houses;
     this.reply = reply;
@@ -66,6 +70,9 @@ class MakingController {
         new Form("/uses#make-" + id, "typedMade", typed),
         later,
         () -> {
+          if (hob.pots().containsKey(id)) {
+            throw Refusal.ofStale("homes.problem.on-the-hob");
+          }
           Shelved.Spot spot =
               larder.spot(Typed.id(venue, "venue"), place, Optional.of(Typed.id(by, "by")));
           Made made =

@@ -63,6 +63,8 @@ public class ClockPagesTest extends WithPages {
     people.as(
         "ines",
         () -> {
+          // what others are to make meanwhile takes nobody's hands away here
+          uses.people(houses.venues().get(0).id(), 40);
           keeper.keep(houses.venues().get(0).id(), kettle, new BigDecimal("10"), 30, 4000);
           long stood =
               pots.kettles().stream()

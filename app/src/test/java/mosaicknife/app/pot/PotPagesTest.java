@@ -108,6 +108,23 @@ public class PotPagesTest extends WithPages {
     Brew brew = putOn();
     assertEquals(brew.making().mass(), Mass.ofGrams(1040), "520 g for each of two litres");
     assertEquals(brew.making().units(), 2);
+    String uses = page("ines", "/uses");
+    assertTrue(uses.contains("href=\"/pot/" + brew.id() + "\""), "packed there, not on Uses");
+    String made = "/uses/makings/" + brew.making().id() + "/made";
+    assertFalse(uses.contains(made));
+    String refused =
+        follow(
+            "ines",
+            made,
+            "venue",
+            "1",
+            "units",
+            "2",
+            "place",
+            "walk-in",
+            "by",
+            "" + people.idOf("ines"));
+    assertTrue(refused.contains("packed from its pot"), refused);
     String page = page("maren", "/pot/" + brew.id());
     assertTrue(page.contains("Split heads and frames"), page);
     assertFalse(page.contains("Take the eyes out"), "nobody asked for that");
