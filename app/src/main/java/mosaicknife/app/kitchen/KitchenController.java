@@ -277,7 +277,9 @@ class KitchenController {
           for (Limit limit : List.of(Limit.CORE_HOUSE, Limit.CORE_CODE)) {
             said.add(said(limit, readings, thick, medium));
           }
-          question(readings, thick, medium).ifPresent(said::add);
+          Doneness.tooFast(readings, thick, medium)
+              .ifPresent(
+                  least -> said.add(words.say("kitchen.said.cannot-be", "%.0f".formatted(least))));
           return said;
         });
   }
@@ -330,27 +332,6 @@ class KitchenController {
         range,
         done.get().pull().map(pull -> "%.0f".formatted(pull.likely())).orElse("?"),
         "%.0f".formatted(done.get().carried()));
-  }
-
-  /** A core that got where it is faster than heat can is asked about. */
-  private Optional<String> question(List<Reading> readings, double thick, double medium) {
-    Reading first = readings.get(0);
-    Reading last = readings.get(readings.size() - 1);
-    double start = first.temperature().tenths() / 10.0;
-    double core = last.temperature().tenths() / 10.0;
-    if (core <= start || core >= medium) {
-      return Optional.empty();
-    }
-    double minutes = last.minutes() - first.minutes();
-    return switch (Doneness.question(minutes, thick, start, core, medium)) {
-      case YES, TOO_LONG -> Optional.empty();
-      case TOO_SHORT ->
-          Optional.of(
-              words.say(
-                  "kitchen.said.cannot-be",
-                  "%.0f".formatted(minutes),
-                  "%.0f".formatted(Doneness.slabMinutes(thick, start, core, medium))));
-    };
   }
 
   /** How much dough binds so many litres. */

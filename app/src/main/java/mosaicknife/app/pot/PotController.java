@@ -243,15 +243,14 @@ class PotController {
     model.addAttribute(
         "cooling",
         !brew.probed().isEmpty() || on.filter(s -> s.work() == PotStep.Work.COOL).isPresent());
-    model.addAttribute(
-        "packing", on.filter(chain.get(chain.size() - 1)::equals).isPresent() || on.isEmpty());
+    model.addAttribute("packing", brew.run().beforePacking().isEmpty());
     model.addAttribute(
         "goesIn",
         brew.plan().ingredients().stream()
             .map(one -> words.say("pot.said.ingredient", one.line().name(), one.mass()))
             .toList());
     model.addAttribute("water", PotView.litres(brew.plan().water()));
-    model.addAttribute("bones", formats.mass(brew.making().mass()));
+    model.addAttribute("bones", formats.about(brew.making().mass()));
     model.addAttribute(
         "places",
         List.of(Surroundings.ROOM, Surroundings.FRIDGE, Surroundings.ICE_BATH, Surroundings.BLAST));

@@ -26,6 +26,7 @@ import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.pot.Bones;
 import mosaicknife.core.pot.PotPlan;
 import mosaicknife.core.pot.PotRun;
+import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.StockMethod;
 import mosaicknife.core.quantity.ExactMoney;
@@ -453,13 +454,9 @@ public class PotKeeper {
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
   public String pack(long id, Makings.Made made, Gave gave) {
     Brew brew = brew(id);
-    Optional<String> before =
-        brew.run()
-            .current()
-            .filter(step -> !step.equals(brew.run().steps().get(brew.run().steps().size() - 1)))
-            .map(step -> step.name());
+    Optional<PotStep> before = brew.run().beforePacking();
     if (before.isPresent()) {
-      throw Refusal.ofInput("pot.problem.not-done", before.get());
+      throw Refusal.ofInput("pot.problem.not-done", before.get().name());
     }
     ExactMoney cost = new ExactMoney(brew.plan().cost(), houses.house().formats().currency());
     Set<Allergen> allergens =

@@ -187,8 +187,8 @@ final class PotView {
     return new Worked(
         litres(plan.litres()),
         formats.say("pot.said.between", litres(plan.least()), litres(plan.most())),
-        formats.mass(plan.bones()),
-        plan.over().compareTo(Mass.ofGrams(10)) > 0 ? formats.mass(plan.over()) : "",
+        formats.about(plan.bones()),
+        plan.over().compareTo(Mass.ofGrams(10)) > 0 ? formats.about(plan.over()) : "",
         plan.kettles(),
         litres(plan.water()),
         plan.ingredients().stream()

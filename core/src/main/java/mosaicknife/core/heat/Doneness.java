@@ -2,6 +2,7 @@ package mosaicknife.core.heat;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import mosaicknife.core.check.Check;
 
 /**
@@ -129,5 +130,25 @@ public final class Doneness {
     return minutes * QUESTIONED < needed
         ? Plausible.TOO_SHORT
         : minutes > needed * QUESTIONED ? Plausible.TOO_LONG : Plausible.YES;
+  }
+
+  /**
+   * Questions what a probe is said to have shown: a core that got hot faster than heat gets in.
+   *
+   * @param readings the readings, in the order of time
+   * @param millimetres the thickness
+   * @param medium how hot it is around it
+   * @return the least minutes it needs; empty if the readings can be true
+   */
+  public static OptionalDouble tooFast(List<Reading> readings, double millimetres, double medium) {
+    double start = readings.get(0).degrees();
+    Reading last = readings.get(readings.size() - 1);
+    if (last.degrees() <= start || last.degrees() >= medium) {
+      return OptionalDouble.empty();
+    }
+    double minutes = last.minutes() - readings.get(0).minutes();
+    return question(minutes, millimetres, start, last.degrees(), medium) == Plausible.TOO_SHORT
+        ? OptionalDouble.of(slabMinutes(millimetres, start, last.degrees(), medium))
+        : OptionalDouble.empty();
   }
 }

@@ -4,12 +4,10 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.Eating.Texture;
 import mosaicknife.core.anatomy.ReferenceFile;
 import mosaicknife.core.anatomy.ReferenceFile.Line;
@@ -249,13 +247,9 @@ public record Marinade(
       if (fields.length != 3 || fields[2].isBlank()) {
         throw line.problem("'%s' does not say its allergens".formatted(text));
       }
-      Set<Allergen> allergens =
-          fields[2].equals("NONE")
-              ? Set.of()
-              : Arrays.stream(fields[2].split("\\+"))
-                  .map(Allergen::valueOf)
-                  .collect(Collectors.toSet());
-      parts.add(new Part(fields[0], new BigDecimal(fields[1]), allergens));
+      parts.add(
+          new Part(
+              fields[0], new BigDecimal(fields[1]), line.read(4, all -> Allergen.read(fields[2]))));
     }
     return parts;
   }

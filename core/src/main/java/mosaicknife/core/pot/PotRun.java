@@ -126,6 +126,15 @@ public record PotRun(List<PotStep> steps, Map<String, Mark> marks) {
         .findFirst();
   }
 
+  /**
+   * Returns the step that stands between the batch and its packing.
+   *
+   * @return the step that is on, if it is not the last; empty if the batch may be packed
+   */
+  public Optional<PotStep> beforePacking() {
+    return current().filter(step -> !step.equals(steps.get(steps.size() - 1)));
+  }
+
   /** What cannot be done now. */
   public enum Problem {
     /** Another step comes first: which. */

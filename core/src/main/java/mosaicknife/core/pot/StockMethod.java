@@ -1,8 +1,6 @@
 package mosaicknife.core.pot;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -17,8 +15,6 @@ import mosaicknife.core.check.Check;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.PotStep.Caution;
 import mosaicknife.core.pot.PotStep.Work;
-import mosaicknife.core.quantity.Fraction;
-import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.use.RecipeLine;
 
 /**
@@ -46,7 +42,6 @@ public record StockMethod(
     List<PotStep> steps) {
 
   private static final String FILE = "methods.csv";
-  private static final String NONE = "NONE";
 
   /** Copies the lists and refuses a method without steps. */
   public StockMethod {
@@ -171,19 +166,7 @@ public record StockMethod(
   }
 
   private static String write(Ingredient one) {
-    RecipeLine line = one.line();
-    String allergens =
-        line.allergens().isEmpty()
-            ? NONE
-            : line.allergens().stream().map(Enum::name).sorted().collect(Collectors.joining("+"));
-    String percent =
-        line.share()
-            .toDecimal(6, java.math.RoundingMode.HALF_EVEN)
-            .movePointRight(2)
-            .stripTrailingZeros()
-            .toPlainString();
-    return String.join("/", line.name(), percent, line.perKilogram().toPlainString(), allergens)
-        + one.when().map(answer -> "/" + answer.name()).orElse("");
+    return one.line().write() + one.when().map(answer -> "/" + answer.name()).orElse("");
   }
 
   private static Map<String, StockMethod> all(ReferenceFile file) {
@@ -213,7 +196,7 @@ public record StockMethod(
               head.field(2),
               Set.copyOf(head.list(3)),
               head.read(4, Integer::valueOf),
-              head.list(5).stream().map(text -> ingredient(head, text)).toList(),
+              head.read(5, text -> head.list(5).stream().map(StockMethod::ingredient).toList()),
               head.list(6).stream().map(Answer::valueOf).collect(Collectors.toSet()),
               head.field(7),
               head.read(8, Integer::valueOf),
@@ -241,23 +224,10 @@ public record StockMethod(
                 Optional.of(line.field(10)).filter(t -> !t.isEmpty()).map(Answer::valueOf)));
   }
 
-  private static Ingredient ingredient(Line line, String text) {
+  private static Ingredient ingredient(String text) {
     String[] fields = text.split("/", -1);
-    if (fields.length < 4 || fields.length > 5 || fields[3].isBlank()) {
-      throw line.problem("'%s' does not say its allergens".formatted(text));
-    }
-    Set<Allergen> allergens =
-        fields[3].equals(NONE)
-            ? Set.of()
-            : Arrays.stream(fields[3].split("\\+"))
-                .map(Allergen::valueOf)
-                .collect(Collectors.toSet());
     return new Ingredient(
-        new RecipeLine(
-            fields[0],
-            Fraction.of(new BigDecimal(fields[1]).movePointLeft(2)),
-            new BigDecimal(fields[2]),
-            allergens),
+        RecipeLine.read(fields),
         fields.length == 5 ? Optional.of(Answer.valueOf(fields[4])) : Optional.empty());
   }
 }

@@ -1,6 +1,7 @@
 package mosaicknife.core.use;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.EnumSet;
 import java.util.Set;
 import mosaicknife.core.check.Check;
@@ -37,5 +38,38 @@ public record RecipeLine(
    */
   public static boolean isShare(Fraction share) {
     return share.compareTo(Fraction.ZERO) > 0 && share.compareTo(MOST) <= 0;
+  }
+
+  /**
+   * Reads a line as our files have it.
+   *
+   * @param fields name, percent of the fish, price a kilogram, allergens
+   * @return the line
+   * @throws IllegalArgumentException if it does not say its allergens, or a figure is none
+   */
+  public static RecipeLine read(String... fields) {
+    Check.that(
+        fields.length >= 4 && !fields[3].isBlank(),
+        "Expected a line that says its allergens, found " + String.join("/", fields));
+    return new RecipeLine(
+        fields[0],
+        Fraction.of(new BigDecimal(fields[1]).movePointLeft(2)),
+        new BigDecimal(fields[2]),
+        Allergen.read(fields[3]));
+  }
+
+  /**
+   * Writes the line as {@link #read} reads it, with slashes between.
+   *
+   * @return the text; its name has no slash
+   */
+  public String write() {
+    String percent =
+        share
+            .toDecimal(6, RoundingMode.HALF_EVEN)
+            .movePointRight(2)
+            .stripTrailingZeros()
+            .toPlainString();
+    return String.join("/", name, percent, perKilogram.toPlainString(), Allergen.write(allergens));
   }
 }

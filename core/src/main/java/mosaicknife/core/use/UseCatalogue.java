@@ -2,7 +2,6 @@ package mosaicknife.core.use;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,7 +19,6 @@ import mosaicknife.core.anatomy.ReferenceFile.Line;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.safety.FreshnessGroup;
 import mosaicknife.core.use.FishUse.Caution;
 import mosaicknife.core.use.FishUse.Equipment;
@@ -31,8 +29,7 @@ import mosaicknife.core.use.FishUse.Unit;
 /** The uses that are shipped: starting estimates, to be replaced by the house's own. */
 public final class UseCatalogue {
 
-  /** The word for "nothing" where something must be said. */
-  public static final String NONE = "NONE";
+  private static final String NONE = "NONE";
 
   private static final String FILE = "uses.csv";
   private static final Map<Eating.Flesh, Fraction> FAT_OF_FLESH =
@@ -105,7 +102,7 @@ public final class UseCatalogue {
         write(use.measure()),
         use.unit().name(),
         "" + use.perPlate(),
-        use.lines().stream().map(UseCatalogue::write).collect(Collectors.joining(",")),
+        use.lines().stream().map(RecipeLine::write).collect(Collectors.joining(",")),
         percent(use.loss()),
         "" + use.work().start(),
         use.work().each().toPlainString(),
@@ -125,17 +122,6 @@ public final class UseCatalogue {
     return measure instanceof Measure.OfPart part
         ? "PART " + grams(part.mass())
         : "PIECE " + ((Measure.Pieces) measure).count();
-  }
-
-  private static String write(RecipeLine line) {
-    return String.join(
-        "/",
-        line.name(),
-        percent(line.share()),
-        line.perKilogram().toPlainString(),
-        line.allergens().isEmpty()
-            ? NONE
-            : line.allergens().stream().sorted().map(Enum::name).collect(Collectors.joining("+")));
   }
 
   private static String names(Set<? extends Enum<?>> all) {
@@ -168,7 +154,10 @@ public final class UseCatalogue {
         line.read(7, UseCatalogue::measure),
         line.read(8, Unit::valueOf),
         whole(line, 9),
-        line.list(10).stream().map(text -> line(line, text)).toList(),
+        line.read(
+            10,
+            text ->
+                line.list(10).stream().map(one -> RecipeLine.read(one.split("/", -1))).toList()),
         line.read(11, UseCatalogue::percent),
         new FishUse.Work(
             whole(line, 12),
@@ -201,21 +190,6 @@ public final class UseCatalogue {
       case "PIECE" -> new Measure.Pieces((int) figure);
       default -> throw new IllegalArgumentException(text);
     };
-  }
-
-  private static RecipeLine line(Line line, String text) {
-    String[] fields = text.split("/", -1);
-    if (fields.length != 4 || fields[3].isBlank()) {
-      throw line.problem("'%s' does not say its allergens".formatted(text));
-    }
-    return new RecipeLine(
-        fields[0], percent(fields[1]), new BigDecimal(fields[2]), allergens(fields[3]));
-  }
-
-  private static Set<Allergen> allergens(String text) {
-    return text.equals(NONE)
-        ? Set.of()
-        : Arrays.stream(text.split("\\+")).map(Allergen::valueOf).collect(Collectors.toSet());
   }
 
   private static <E extends Enum<E>> Set<E> set(Line line, int field, Class<E> type) {

@@ -170,6 +170,7 @@ public class PotTest {
     assertEquals(done.ending("split"), Optional.of(Problem.DONE_ALREADY));
     assertEquals(done.beginning("soak"), Optional.empty());
     assertEquals(done.current().orElseThrow().code(), "soak");
+    assertEquals(done.beforePacking().orElseThrow().code(), "soak", "warm bones are not packed");
   }
 
   @Test
