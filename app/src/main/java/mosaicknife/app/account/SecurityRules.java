@@ -84,7 +84,13 @@ class SecurityRules {
             requests ->
                 requests
                     .requestMatchers(
-                        "/sign-in", "/welcome", "/up", "/error", "/webjars/**", "/ui/**")
+                        "/sign-in",
+                        "/welcome",
+                        "/up",
+                        "/error",
+                        "/webjars/**",
+                        "/ui/**",
+                        "/clock/feed/*")
                     .permitAll()
                     .requestMatchers("/cost/**")
                     .hasAuthority(Permission.SEE_COSTS.name())

@@ -53,7 +53,7 @@ public class TokenIssuer {
     // two connections could starve every other one
     SignedIn person = check(name, password, address);
     Instant now = clock.instant();
-    String token = Tokens.fresh();
+    String token = Secrets.fresh();
     jdbc.sql("delete from api_token where expires_at < ?")
         .param(now.atOffset(ZoneOffset.UTC))
         .update();
@@ -61,7 +61,7 @@ public class TokenIssuer {
             "insert into api_token (token_hash, person_id, created_at, expires_at)"
                 + " values (?, ?, ?, ?)")
         .params(
-            Tokens.hash(token),
+            Secrets.hash(token),
             person.id(),
             now.atOffset(ZoneOffset.UTC),
             now.plus(LIFE).atOffset(ZoneOffset.UTC))
@@ -84,7 +84,7 @@ public class TokenIssuer {
   @Transactional(readOnly = true)
   Optional<SignedIn> find(String token) {
     return jdbc.sql("select person_id from api_token where token_hash = ? and expires_at > ?")
-        .params(Tokens.hash(token), clock.instant().atOffset(ZoneOffset.UTC))
+        .params(Secrets.hash(token), clock.instant().atOffset(ZoneOffset.UTC))
         .query(Long.class)
         .optional()
         .flatMap(people::findById)

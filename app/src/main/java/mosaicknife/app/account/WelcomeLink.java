@@ -56,10 +56,10 @@ public class WelcomeLink implements ApplicationRunner {
 
   @Transactional
   String renew() {
-    String link = Tokens.fresh();
+    String link = Secrets.fresh();
     jdbc.sql("delete from welcome_link where used_at is null").update();
     jdbc.sql("insert into welcome_link (token_hash, created_at) values (?, ?)")
-        .params(Tokens.hash(link), clock.instant().atOffset(ZoneOffset.UTC))
+        .params(Secrets.hash(link), clock.instant().atOffset(ZoneOffset.UTC))
         .update();
     return link;
   }
@@ -68,7 +68,7 @@ public class WelcomeLink implements ApplicationRunner {
   @Transactional(readOnly = true)
   boolean isOpen(String link) {
     return jdbc.sql("select count(*) from welcome_link where token_hash = ? and used_at is null")
-            .param(Tokens.hash(link))
+            .param(Secrets.hash(link))
             .query(Long.class)
             .single()
         == 1;
@@ -83,7 +83,7 @@ public class WelcomeLink implements ApplicationRunner {
   void use(String link, WelcomeForm form) {
     int used =
         jdbc.sql("update welcome_link set used_at = ? where token_hash = ? and used_at is null")
-            .params(clock.instant().atOffset(ZoneOffset.UTC), Tokens.hash(link))
+            .params(clock.instant().atOffset(ZoneOffset.UTC), Secrets.hash(link))
             .update();
     if (used == 0) {
       throw Refusal.ofStale("account.problem.this-link-was-used-or");

@@ -1,197 +1,154 @@
 package mosaicknife.app.clock;
 
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
-import mosaicknife.app.homes.MakingBook;
-import mosaicknife.app.homes.ToMake;
+import java.util.stream.Stream;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.ColdChainKeeper;
-import mosaicknife.app.pot.Brew;
-import mosaicknife.app.pot.PotBook;
-import mosaicknife.core.clock.Agenda;
+import mosaicknife.app.house.Named;
+import mosaicknife.core.clock.Skill;
+import mosaicknife.core.clock.Span;
 import mosaicknife.core.clock.Task;
-import mosaicknife.core.heat.CoolingRule;
-import mosaicknife.core.pot.PotRun;
-import mosaicknife.core.pot.PotStep.Work;
+import mosaicknife.core.clock.WeekTime;
+import mosaicknife.core.clock.Worker;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Gathers what takes time from now on: pots that run, and what is to be made. */
+/** Gathers what takes time from now on, and who and what there is for it. */
 @Component
 class Day {
 
-  private final PotBook pots;
-  private final MakingBook makings;
+  private static final int DAYS = 6;
+  private static final int ALWAYS = 14 * 1440;
+
+  private final List<TaskSource> sources;
+  private final Rota rota;
+  private final Marks marks;
   private final UseBook uses;
-  private final ColdChainKeeper limits;
   private final HouseSettings houses;
   private final Clock clock;
 
   Day(
-      PotBook pots,
-      MakingBook makings,
+      List<TaskSource> sources,
+      Rota rota,
+      Marks marks,
       UseBook uses,
-      ColdChainKeeper limits,
       HouseSettings houses,
       Clock clock) {
-    this.pots = pots;
-    this.makings = makings;
+    this.sources = sources;
+    this.rota = rota;
+    this.marks = marks;
     this.uses = uses;
-    this.limits = limits;
     this.houses = houses;
     this.clock = clock;
   }
 
+  /** A person of the house as tasks name them. */
+  static String worker(long person) {
+    return "person" + person;
+  }
+
   /**
-   * The day.
+   * Gathers the day.
    *
-   * @param now the moment it counts from
-   * @param agenda what is to be done
-   * @param places what the resources are called, hands first
-   * @param links where each task is worked, by its identifier
-   * @param unsure the pots of which nobody can say when they are cold
+   * @return everything that takes time from this minute on
    */
-  record Gathered(
-      Instant now,
-      Agenda agenda,
-      Map<String, String> places,
-      Map<String, String> links,
-      List<String> unsure) {}
-
   @Transactional(readOnly = true)
-  public Gathered gather() {
-    Instant now = clock.instant();
-    Map<Long, UseBook.Room> rooms = uses.rooms();
-    Map<Long, String> venues = houses.venueNames();
-    Map<String, Integer> capacity = new HashMap<>();
-    Map<String, String> places = new java.util.LinkedHashMap<>();
-    houses
-        .venues()
-        .forEach(
-            venue -> {
-              capacity.put(hands(venue.id()), rooms.get(venue.id()).people().orElse(1));
-              places.put(
-                  hands(venue.id()),
-                  houses.house().formats().say("clock.said.hands-at", venue.name()));
-            });
-    List<Brew> running = pots.running();
-    for (PotBook.Stood stood : pots.kettles()) {
-      capacity.put("kettle" + stood.kettle().name() + stood.venue(), 1);
-      places.put(
-          "kettle" + stood.kettle().name() + stood.venue(),
-          houses
-              .house()
-              .formats()
-              .say("clock.said.kettle-at", stood.kettle().name(), venues.get(stood.venue())));
-    }
-    List<Task> tasks = new ArrayList<>();
-    Map<String, String> links = new HashMap<>();
-    for (Brew brew : running) {
-      brew(brew, now, capacity, places).forEach(tasks::add);
-      brew.run().steps().forEach(s -> links.put(id(brew, s.code()), "/pot/" + brew.id()));
-    }
-    Set<Long> cooked = running.stream().map(b -> b.making().id()).collect(Collectors.toSet());
-    for (ToMake one : makings.toMake()) {
-      if (!cooked.contains(one.id())) {
-        tasks.add(making(one, now, rooms.get(one.venue())));
-        links.put("making" + one.id(), "/uses#make-" + one.id());
+  public Gathering.Gathered gather() {
+    ZonedDateTime now =
+        clock.instant().atZone(houses.house().formats().zone()).truncatedTo(ChronoUnit.MINUTES);
+    List<Named> venues = houses.venues();
+    Gathering day =
+        new Gathering(
+            now, houses.house().formats(), marks.standing(), workers(now, venues), services(now));
+    sources.forEach(source -> source.gather(day));
+    return day.all();
+  }
+
+  /** Those on the rota; where nobody is, so many as the house says work there, at any hour. */
+  private List<Worker> workers(ZonedDateTime now, List<Named> venues) {
+    Set<String> all =
+        venues.stream().map(venue -> Gathering.place(venue.id())).collect(Collectors.toSet());
+    List<Worker> workers =
+        new ArrayList<>(
+            rota.turns().stream()
+                .map(
+                    turn ->
+                        new Worker(
+                            worker(turn.person().id()),
+                            turn.person().name(),
+                            turn.venue().map(venue -> Set.of(Gathering.place(venue))).orElse(all),
+                            turn.skills(),
+                            turn.shift().spans(now, DAYS)))
+                .toList());
+    Set<String> served =
+        workers.stream().flatMap(one -> one.places().stream()).collect(Collectors.toSet());
+    for (Named venue : venues) {
+      String place = Gathering.place(venue.id());
+      if (!served.contains(place)) {
+        int people = uses.rooms().get(venue.id()).people().orElse(1);
+        for (int i = 1; i <= people; i++) {
+          workers.add(
+              new Worker(
+                  "hands" + venue.id() + "-" + i,
+                  houses.house().formats().say("clock.said.hands-at", venue.name(), i),
+                  Set.of(place),
+                  Set.of(Skill.KNIFE, Skill.STOVE),
+                  List.of(new Span(0, ALWAYS))));
+        }
       }
     }
-    CoolingRule rule = CoolingRule.of(limits.limits());
-    List<String> unsure =
-        running.stream()
-            .filter(brew -> brew.neverCold(rule))
-            .map(brew -> brew.making().use().name())
-            .toList();
-    return new Gathered(now, new Agenda(tasks, capacity), places, links, unsure);
+    return workers;
   }
 
-  private static String hands(long venue) {
-    return "hands" + venue;
+  /** The next of every service; where a venue has none, the last hour it serves. */
+  private List<Gathering.Served> services(ZonedDateTime now) {
+    List<Rota.Serving> held = rota.servings();
+    Set<Long> served = held.stream().map(Rota.Serving::venue).collect(Collectors.toSet());
+    Stream<Gathering.Served> named =
+        held.stream()
+            .map(
+                one ->
+                    new Gathering.Served(
+                        one.venue(), one.name(), WeekTime.minutes(now, one.time().next(now))));
+    Stream<Gathering.Served> lasts =
+        uses.rooms().entrySet().stream()
+            .filter(room -> !served.contains(room.getKey()))
+            .filter(room -> room.getValue().lastHour().isPresent())
+            .map(
+                room ->
+                    new Gathering.Served(
+                        room.getKey(),
+                        houses.house().formats().say("clock.said.last-hour"),
+                        WeekTime.minutes(now, now.with(room.getValue().lastHour().orElseThrow()))))
+            .filter(one -> one.minute() > 0);
+    return Stream.concat(named, lasts)
+        .sorted(Comparator.comparingInt(Gathering.Served::minute))
+        .toList();
   }
 
-  private static String id(Brew brew, String step) {
-    return "pot" + brew.id() + ":" + step;
+  /** Looks whether a task may be named: what nobody gathered is nobody's to begin. */
+  boolean knows(String task) {
+    return gather().agenda().tasks().stream().map(Task::id).anyMatch(task::equals);
   }
 
-  /** The steps of a batch that are not done; the one that is on runs from now to its usual end. */
-  private List<Task> brew(
-      Brew brew, Instant now, Map<String, Integer> capacity, Map<String, String> places) {
-    String kettle = "kettle" + brew.plan().kettle().name() + brew.making().venue();
-    capacity.putIfAbsent(kettle, 1);
-    places.putIfAbsent(kettle, brew.plan().kettle().name());
-    List<Task> tasks = new ArrayList<>();
-    List<PotRun.Timed> open =
-        brew.timed(CoolingRule.of(limits.limits()), now).stream()
-            .filter(one -> !one.standing().name().startsWith("DONE"))
-            .toList();
-    for (int i = 0; i < open.size(); i++) {
-      PotRun.Timed timed = open.get(i);
-      boolean on = timed.standing() != PotRun.Standing.WAITS;
-      int minutes =
-          on
-              ? (int) Math.max(0, Duration.between(now, timed.ends()).toMinutes())
-              : (int) Duration.between(timed.begins(), timed.ends()).toMinutes();
-      List<Task.After> after = new ArrayList<>();
-      if (i > 0) {
-        PotRun.Timed before = open.get(i - 1);
-        // what comes before may go on as long as it may last, and no longer
-        int spare = (int) Math.max(5, Duration.between(before.ends(), before.latest()).toMinutes());
-        after.add(new Task.After(id(brew, before.step().code()), 0, spare));
-      }
-      boolean last = i == open.size() - 1;
-      tasks.add(
-          new Task(
-              id(brew, timed.step().code()),
-              houses
-                  .house()
-                  .formats()
-                  .say("pot.said.clock", brew.making().use().name(), timed.step().name()),
-              Math.min(minutes, 2880),
-              needs(timed.step().work(), brew.making().venue(), kettle),
-              after,
-              last && brew.wanted().isPresent()
-                  ? OptionalInt.of(
-                      (int) Math.max(0, Duration.between(now, brew.wanted().get()).toMinutes()))
-                  : OptionalInt.empty(),
-              on ? OptionalInt.of(0) : OptionalInt.empty()));
+  /** Begins a task: where it is kept, or here. */
+  void begin(String task) {
+    if (sources.stream().noneMatch(source -> source.begin(task))) {
+      marks.begin(task);
     }
-    return tasks;
   }
 
-  private static Set<String> needs(Work work, long venue, String kettle) {
-    return switch (work) {
-      case HANDS -> Set.of(hands(venue));
-      case HEAT, FIRE -> Set.of(kettle);
-      case REST, COOL -> Set.of();
-    };
-  }
-
-  /** What is to be made takes hands, and is wanted before the last hour of its venue. */
-  private Task making(ToMake one, Instant now, UseBook.Room room) {
-    ZonedDateTime here = now.atZone(houses.house().formats().zone());
-    Optional<Long> left =
-        room.lastHour()
-            .map(last -> Duration.between(here, here.with(last)).toMinutes())
-            .filter(minutes -> minutes > 0);
-    return new Task(
-        "making" + one.id(),
-        one.use().name(),
-        Math.min(one.use().work().minutes(one.units()), 2880),
-        Set.of(hands(one.venue())),
-        List.of(),
-        left.map(minutes -> OptionalInt.of(minutes.intValue())).orElse(OptionalInt.empty()),
-        OptionalInt.empty());
+  /** Ends a task: where it is kept, or here. */
+  void done(String task) {
+    if (sources.stream().noneMatch(source -> source.done(task))) {
+      marks.done(task);
+    }
   }
 }

@@ -6,42 +6,67 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Schedule.Placed;
 
 /**
- * The day as a picture: a lane for each resource and one for what only waits, tasks as long as they
- * last, time from left to right up to the last service.
+ * The day as a picture: a lane for each person and piece of equipment, one for what nobody is there
+ * for and one for what only waits; tasks as long as they last, time from left to right.
  *
  * @param width in pixels
  * @param height in pixels
+ * @param now the moment at the left edge, in seconds
+ * @param left where the time begins, in pixels
+ * @param perMinute how wide a minute is, in pixels
  * @param lanes the lanes
  * @param hours the marks of the time
+ * @param services the services
  */
-record Lanes(int width, int height, List<Lane> lanes, List<Mark> hours) {
+record Lanes(
+    int width,
+    int height,
+    long now,
+    int left,
+    double perMinute,
+    List<Lane> lanes,
+    List<Mark> hours,
+    List<Mark> services) {
 
-  private static final int WIDTH = 1180;
+  private static final int WIDTH = 1240;
   private static final int LEFT = 190;
-  private static final int BAR = 34;
+  private static final int BAR = 36;
   private static final int GAP = 12;
-  private static final int TOP = 26;
-  private static final double CHARACTER = 7.4;
+  private static final int TOP = 44;
+  private static final double CHARACTER = 7.6;
   private static final int SHORTEST_DAY = 120;
   private static final int MOST_MARKS = 12;
+  private static final int ROOM_FOR_A_NAME = 60;
+  private static final int LONGEST_NAME = 34;
 
   /** One lane. */
   record Lane(String name, double y, double height, List<Bar> bars) {}
 
-  /** One task. */
+  /** One task; one without an identifier to move is where it is. */
   record Bar(
-      double x, double y, double width, String css, String text, String title, String link) {}
+      double x,
+      double y,
+      double width,
+      String css,
+      Mark label,
+      String anchor,
+      boolean inside,
+      String title,
+      String link,
+      String task,
+      boolean pinned) {}
 
-  /** An hour. */
+  /** A mark on the time. */
   record Mark(double x, String text) {}
 
-  static Lanes of(Day.Gathered day, Schedule schedule, Formats formats) {
+  static Lanes of(Gathering.Gathered day, Schedule schedule, Formats formats) {
     int end =
         Math.max(
             SHORTEST_DAY,
@@ -49,80 +74,160 @@ record Lanes(int width, int height, List<Lane> lanes, List<Mark> hours) {
                 .mapToInt(one -> Math.max(one.end(), one.task().due().orElse(0)))
                 .max()
                 .orElse(0));
-    Map<String, String> places = new LinkedHashMap<>(day.places());
-    places.put("", formats.say("clock.said.only-waits"));
+    Drawing drawing = new Drawing(day, end, formats);
+    Map<String, Predicate<Placed>> places = new LinkedHashMap<>();
+    day.lanes()
+        .forEach(
+            (id, name) ->
+                places.put(
+                    name,
+                    one ->
+                        one.worker().filter(id::equals).isPresent()
+                            || one.task().needs().contains(id)));
+    places.put(formats.say("clock.said.nobody"), Placed::isNobodys);
+    places.put(
+        formats.say("clock.said.only-waits"),
+        one -> one.task().needs().isEmpty() && one.task().hands().isEmpty());
     List<Lane> lanes = new ArrayList<>();
     double y = TOP;
-    for (Map.Entry<String, String> place : places.entrySet()) {
+    for (Map.Entry<String, Predicate<Placed>> place : places.entrySet()) {
       List<Placed> in =
           schedule.placed().stream()
               .filter(one -> one.task().minutes() > 0)
-              .filter(
-                  one ->
-                      place.getKey().isEmpty()
-                          ? one.task().needs().isEmpty()
-                          : one.task().needs().contains(place.getKey()))
+              .filter(place.getValue())
               .sorted(Comparator.comparingInt(Placed::start))
               .toList();
       if (!in.isEmpty()) {
-        List<Bar> bars = new ArrayList<>();
-        List<Integer> free = new ArrayList<>();
-        for (Placed one : in) {
-          int row = row(free, one);
-          bars.add(bar(one, y + row * (BAR + 2.0), end, day, place.getKey().isEmpty(), formats));
+        Lane lane = drawing.lane(place.getKey(), y, in);
+        lanes.add(lane);
+        y += lane.height() + GAP;
+      }
+    }
+    return new Lanes(
+        WIDTH,
+        (int) Math.ceil(y),
+        day.now().toEpochSecond(),
+        LEFT,
+        drawing.x(1) - drawing.x(0),
+        lanes,
+        drawing.hours(),
+        drawing.services());
+  }
+
+  /** What every bar needs to know. */
+  private record Drawing(Gathering.Gathered day, int end, Formats formats) {
+
+    double x(int minutes) {
+      return LEFT + (WIDTH - LEFT - 10.0) * minutes / end;
+    }
+
+    /** Bars with their names beside them; what would overlap goes into the next row. */
+    Lane lane(String name, double y, List<Placed> in) {
+      List<Bar> bars = new ArrayList<>();
+      List<Double> free = new ArrayList<>();
+      for (Placed one : in) {
+        double x = x(one.start());
+        double width = Math.max(4, x(one.end()) - x);
+        String text = shortened(one.task().name());
+        double needed = text.length() * CHARACTER;
+        boolean isInside = needed <= width - 8;
+        boolean isLeft = !isInside && x + width + needed > WIDTH;
+        double from = isLeft ? x - needed : x;
+        int row = row(free, from, isInside || isLeft ? x + width : x + width + needed);
+        double at = isInside ? x + 5 : isLeft ? x - 5 : x + width + 5;
+        bars.add(bar(one, y + row * (BAR + 2.0), width, new Mark(at, text), isLeft, isInside));
+      }
+      return new Lane(name, y, free.size() * (BAR + 2.0), bars);
+    }
+
+    private static String shortened(String name) {
+      return name.length() <= LONGEST_NAME
+          ? name
+          : name.substring(0, LONGEST_NAME - 1).stripTrailing() + "…";
+    }
+
+    /** The first row of a lane that is free from there on. */
+    private static int row(List<Double> free, double from, double to) {
+      for (int i = 0; i < free.size(); i++) {
+        if (free.get(i) <= from) {
+          free.set(i, to);
+          return i;
         }
-        double height = free.size() * (BAR + 2.0);
-        lanes.add(new Lane(place.getValue(), y, height, bars));
-        y += height + GAP;
       }
+      free.add(to);
+      return free.size() - 1;
     }
-    return new Lanes(WIDTH, (int) Math.ceil(y), lanes, hours(day.now(), end, formats));
-  }
 
-  /** The first row of a lane that is free when a task starts. */
-  private static int row(List<Integer> free, Placed one) {
-    for (int i = 0; i < free.size(); i++) {
-      if (free.get(i) <= one.start()) {
-        free.set(i, one.end());
-        return i;
+    private Bar bar(
+        Placed one, double y, double width, Mark label, boolean isLeft, boolean isInside) {
+      String title =
+          formats.say(
+              "clock.said.bar",
+              one.task().name(),
+              formats.time(at(one.start())),
+              formats.time(at(one.end())));
+      return new Bar(
+          x(one.start()),
+          y,
+          width,
+          css(one),
+          label,
+          isLeft ? "end" : "start",
+          isInside,
+          one.late() > 0 ? formats.say("clock.said.bar-late", title, one.late()) : title,
+          day.about().get(one.task().id()).link(),
+          one.task().isRunning() ? "" : one.task().id(),
+          one.task().isPinned());
+    }
+
+    private static String css(Placed one) {
+      if (one.late() > 0) {
+        return "w-LATE";
       }
+      if (one.isNobodys()) {
+        return "w-NOBODY";
+      }
+      if (one.task().hands().isEmpty()) {
+        return "w-WAITS";
+      }
+      return one.task().isRunning() ? "w-RUNS" : "w-WORKS";
     }
-    free.add(one.end());
-    return free.size() - 1;
-  }
 
-  private static Bar bar(
-      Placed one, double y, int end, Day.Gathered day, boolean waits, Formats formats) {
-    double x = x(one.start(), end);
-    double width = Math.max(4, x(one.end(), end) - x);
-    Instant from = day.now().plusSeconds(one.start() * 60L);
-    Instant to = day.now().plusSeconds(one.end() * 60L);
-    String name = one.task().name();
-    String css = waits ? "WAITS" : one.late() > 0 ? "LATE" : "WORKS";
-    return new Bar(
-        x,
-        y,
-        width,
-        css,
-        name.length() * CHARACTER <= width - 8 ? name : "",
-        formats.say("clock.said.bar", name, formats.time(from), formats.time(to)),
-        day.links().getOrDefault(one.task().id(), "/clock"));
-  }
-
-  private static double x(int minutes, int end) {
-    return LEFT + (WIDTH - LEFT - 10.0) * minutes / end;
-  }
-
-  private static List<Mark> hours(Instant now, int end, Formats formats) {
-    int step =
-        IntStream.of(30, 60, 120, 240)
-            .filter(one -> end / one <= MOST_MARKS)
-            .findFirst()
-            .orElse(720);
-    List<Mark> marks = new ArrayList<>();
-    for (int minute = 0; minute <= end; minute += step) {
-      marks.add(new Mark(x(minute, end), formats.time(now.plusSeconds(minute * 60L))));
+    private Instant at(int minute) {
+      return day.now().toInstant().plusSeconds(minute * 60L);
     }
-    return marks;
+
+    List<Mark> hours() {
+      int step =
+          IntStream.of(30, 60, 120, 240, 480)
+              .filter(one -> end / one <= MOST_MARKS)
+              .findFirst()
+              .orElse(1440);
+      List<Mark> marks = new ArrayList<>();
+      // on the hour, by the clock on the wall
+      int first = (60 - day.now().getMinute()) % 60;
+      for (int minute = first; minute <= end; minute += step) {
+        marks.add(new Mark(x(minute), formats.time(at(minute))));
+      }
+      return marks;
+    }
+
+    /** Services of one time are one mark, and one too near the last has no room for its name. */
+    List<Mark> services() {
+      Map<Integer, List<String>> names = new java.util.TreeMap<>();
+      day.services().stream()
+          .filter(one -> one.minute() <= end)
+          .forEach(
+              one -> names.computeIfAbsent(one.minute(), k -> new ArrayList<>()).add(one.name()));
+      List<Mark> marks = new ArrayList<>();
+      double free = 0;
+      for (Map.Entry<Integer, List<String>> one : names.entrySet()) {
+        double x = x(one.getKey());
+        boolean hasRoom = x - free > ROOM_FOR_A_NAME;
+        marks.add(new Mark(x, hasRoom ? String.join(", ", one.getValue()) : ""));
+        free = hasRoom ? x : free;
+      }
+      return marks;
+    }
   }
 }

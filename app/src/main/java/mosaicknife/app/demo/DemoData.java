@@ -66,6 +66,7 @@ class DemoData implements ApplicationRunner {
   private final DemoPlans plans;
   private final DemoLarder larder;
   private final DemoPot pot;
+  private final DemoClock clock;
   private final TransactionTemplate transaction;
 
   DemoData(
@@ -83,6 +84,7 @@ class DemoData implements ApplicationRunner {
       DemoPlans plans,
       DemoLarder larder,
       DemoPot pot,
+      DemoClock clock,
       TransactionTemplate transaction) {
     this.people = people;
     this.houses = houses;
@@ -98,6 +100,7 @@ class DemoData implements ApplicationRunner {
     this.plans = plans;
     this.larder = larder;
     this.pot = pot;
+    this.clock = clock;
     this.transaction = transaction;
   }
 
@@ -137,6 +140,7 @@ class DemoData implements ApplicationRunner {
     people.as("tobiah", dock::load);
     larder.load(lantern, counter);
     pot.load(lantern, counter);
+    clock.load(lantern, counter);
   }
 
   private void finishedHake(Named venue) {

@@ -31,6 +31,7 @@ public class UseBook {
   private static final String HANDS = "HANDS";
   private static final String LAST_HOUR = "LAST_HOUR";
   private static final String PEOPLE = "PEOPLE";
+  private static final String BOARDS = "BOARDS";
 
   private final HouseUseRepository changed;
   private final VenueRoomRepository rooms;
@@ -149,13 +150,15 @@ public class UseBook {
    * @param hands minutes of hands; empty if they are not limited
    * @param lastHour until when it serves; empty if nobody said so
    * @param people how many work there at once; empty if nobody said so
+   * @param boards how many boards there are to break fish on; empty if nobody said so
    */
   public record Room(
       Map<String, Integer> wanted,
       Map<Equipment, Integer> equipment,
       Optional<Integer> hands,
       Optional<LocalTime> lastHour,
-      Optional<Integer> people) {}
+      Optional<Integer> people,
+      Optional<Integer> boards) {}
 
   /**
    * Returns what each venue can take.
@@ -178,11 +181,14 @@ public class UseBook {
     Optional<Integer> hands = Optional.empty();
     Optional<LocalTime> lastHour = Optional.empty();
     Optional<Integer> people = Optional.empty();
+    Optional<Integer> boards = Optional.empty();
     for (VenueRoomEntity row : rows) {
       if (row.what().equals(HANDS)) {
         hands = Optional.of(row.amount());
       } else if (row.what().equals(PEOPLE)) {
         people = Optional.of(row.amount());
+      } else if (row.what().equals(BOARDS)) {
+        boards = Optional.of(row.amount());
       } else if (row.what().equals(LAST_HOUR)) {
         lastHour = Optional.of(LocalTime.ofSecondOfDay(row.amount() * 60L));
       } else if (row.what().startsWith(USE)) {
@@ -191,7 +197,7 @@ public class UseBook {
         equipment.put(Equipment.valueOf(row.what()), row.amount());
       }
     }
-    return new Room(wanted, equipment, hands, lastHour, people);
+    return new Room(wanted, equipment, hands, lastHour, people, boards);
   }
 
   /**
@@ -250,6 +256,17 @@ public class UseBook {
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void people(long venue, int people) {
     keep(venue, PEOPLE, people);
+  }
+
+  /**
+   * Says how many boards a venue has to break fish on.
+   *
+   * @param venue the number of the venue
+   * @param boards how many, from 1
+   */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  public void boards(long venue, int boards) {
+    keep(venue, BOARDS, boards);
   }
 
   private void keep(long venue, String what, int amount) {

@@ -24,6 +24,7 @@ import mosaicknife.core.quantity.Temperature;
  * @param probed what a probe showed, in the order of time
  * @param where where it stands to cool
  * @param probe whether the probe of the house is in it
+ * @param by the number of who began the step that is on; empty if none is
  */
 public record Brew(
     long id,
@@ -33,7 +34,8 @@ public record Brew(
     Optional<Instant> wanted,
     List<Probed> probed,
     Surroundings where,
-    boolean probe) {
+    boolean probe,
+    Optional<Long> by) {
 
   /** Copies the readings. */
   public Brew {

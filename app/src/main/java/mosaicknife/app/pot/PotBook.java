@@ -17,6 +17,7 @@ import mosaicknife.core.pot.Kettle;
 import mosaicknife.core.pot.Learnt;
 import mosaicknife.core.pot.PotPlan;
 import mosaicknife.core.pot.PotRun;
+import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.StockMethod;
 import mosaicknife.core.quantity.Mass;
@@ -183,6 +184,8 @@ public class PotBook {
             making.mass(),
             batch.litres().doubleValue(),
             kettle(batch.kettleId()).kettle());
+    List<PotMarkEntity> made = marks.findAllByBatchIdInOrderById(ids);
+    PotRun run = new PotRun(method.steps(answers), marks(made));
     List<PotStandEntity> stood = stands.findAllByBatchIdInOrderById(ids);
     Optional<PotStandEntity> last =
         stood.isEmpty() ? Optional.empty() : Optional.of(stood.get(stood.size() - 1));
@@ -190,16 +193,24 @@ public class PotBook {
         batch.id(),
         making,
         plan,
-        new PotRun(method.steps(answers), marks(ids)),
+        run,
         Optional.ofNullable(batch.wantedAt()),
         probed(ids),
         last.map(one -> Surroundings.valueOf(one.stands())).orElse(Surroundings.ROOM),
-        last.filter(PotStandEntity::isProbe).isPresent());
+        last.filter(PotStandEntity::isProbe).isPresent(),
+        run.current().flatMap(step -> begunBy(made, step)));
   }
 
-  private Map<String, PotRun.Mark> marks(List<Long> ids) {
+  private static Optional<Long> begunBy(List<PotMarkEntity> made, PotStep step) {
+    return made.stream()
+        .filter(mark -> mark.what().equals("BEGUN") && mark.step().equals(step.code()))
+        .map(PotMarkEntity::by)
+        .findFirst();
+  }
+
+  private static Map<String, PotRun.Mark> marks(List<PotMarkEntity> made) {
     Map<String, PotRun.Mark> of = new HashMap<>();
-    for (PotMarkEntity mark : marks.findAllByBatchIdInOrderById(ids)) {
+    for (PotMarkEntity mark : made) {
       if (mark.what().equals("BEGUN")) {
         of.put(mark.step(), new PotRun.Mark(mark.at(), Optional.empty()));
       } else {

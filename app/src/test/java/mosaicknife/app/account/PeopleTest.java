@@ -115,16 +115,16 @@ public class PeopleTest extends WithDatabase {
     IssuedToken token = tokens.issue("ines", "port-sallow-demo", "10.1.0.3");
     assertEquals(count("select count(*) from api_token where token_hash = ?", token.token()), 0);
     assertEquals(
-        count("select count(*) from api_token where token_hash = ?", Tokens.hash(token.token())),
+        count("select count(*) from api_token where token_hash = ?", Secrets.hash(token.token())),
         1);
     jdbc.sql("update api_token set created_at = ?, expires_at = ? where token_hash = ?")
         .params(
             Instant.EPOCH.atOffset(ZoneOffset.UTC),
             Instant.EPOCH.plusSeconds(1).atOffset(ZoneOffset.UTC),
-            Tokens.hash(token.token()))
+            Secrets.hash(token.token()))
         .update();
     assertEquals(tokens.find(token.token()), Optional.empty());
-    assertNotEquals(Tokens.fresh(), Tokens.fresh());
+    assertNotEquals(Secrets.fresh(), Secrets.fresh());
   }
 
   @Test

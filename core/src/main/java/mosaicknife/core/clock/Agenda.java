@@ -12,14 +12,16 @@ import mosaicknife.core.check.Check;
  * What is to be done with what there is.
  *
  * @param tasks the tasks
- * @param capacity how many tasks a resource holds at once, by its identifier; from 1
+ * @param capacity how many tasks a piece of equipment holds at once, by its identifier; from 1
+ * @param workers who does them
  */
-public record Agenda(List<Task> tasks, Map<String, Integer> capacity) {
+public record Agenda(List<Task> tasks, Map<String, Integer> capacity, List<Worker> workers) {
 
   /** Copies the lists; refuses what names nothing, and what waits for itself. */
   public Agenda {
     tasks = List.copyOf(tasks);
     capacity = Map.copyOf(capacity);
+    workers = List.copyOf(workers);
     Set<String> ids = new HashSet<>();
     for (Task task : tasks) {
       Check.that(ids.add(task.id()), "Expected each task once, found twice " + task.id());
@@ -33,6 +35,76 @@ public record Agenda(List<Task> tasks, Map<String, Integer> capacity) {
       }
     }
     Check.that(circle(tasks).isEmpty(), "Expected no circle, found " + circle(tasks));
+  }
+
+  /**
+   * Returns the same without some tasks; what waited for them waits no more.
+   *
+   * @param group the group whose tasks are left out
+   * @return the agenda
+   */
+  public Agenda without(String group) {
+    return instead(group, List.of());
+  }
+
+  /**
+   * Returns the same with other tasks in the place of a group.
+   *
+   * @param group the group
+   * @param others the tasks in its place
+   * @return the agenda
+   */
+  public Agenda instead(String group, List<Task> others) {
+    List<Task> all = new ArrayList<>(others);
+    tasks.stream().filter(task -> !task.group().equals(group)).forEach(all::add);
+    Set<String> ids = new HashSet<>();
+    all.forEach(task -> ids.add(task.id()));
+    return new Agenda(
+        all.stream()
+            .map(
+                task ->
+                    task.after(
+                        task.after().stream().filter(one -> ids.contains(one.id())).toList()))
+            .toList(),
+        capacity,
+        workers);
+  }
+
+  /**
+   * Returns the same with more of a piece of equipment.
+   *
+   * @param resource its identifier
+   * @return the agenda with one more of it
+   */
+  Agenda more(String resource) {
+    Map<String, Integer> more = new HashMap<>(capacity);
+    more.merge(resource, 1, Integer::sum);
+    return new Agenda(tasks, more, workers);
+  }
+
+  /**
+   * Returns the same with other people.
+   *
+   * @param others who does the tasks
+   * @return the agenda
+   */
+  Agenda with(List<Worker> others) {
+    return new Agenda(tasks, capacity, others);
+  }
+
+  /**
+   * Returns the same with other tasks.
+   *
+   * @param others the tasks
+   * @return the agenda
+   */
+  public Agenda withTasks(List<Task> others) {
+    return new Agenda(others, capacity, workers);
+  }
+
+  /** Returns the same with nothing pinned. */
+  Agenda unpinned() {
+    return withTasks(tasks.stream().map(Task::unpinned).toList());
   }
 
   /**

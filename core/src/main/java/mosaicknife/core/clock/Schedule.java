@@ -1,22 +1,38 @@
 package mosaicknife.core.clock;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import mosaicknife.core.check.Check;
 
 /**
- * When each task starts.
+ * When each task starts, and who does it.
  *
  * @param placed the tasks with their starts, in the order of the agenda
  * @param late the minutes all services together are late
  * @param idle the minutes of waiting beyond what must be: between tasks, and before a service
+ * @param handOvers how often a batch goes from one person to another
+ * @param given what could not be kept to, so that there is a schedule at all
  * @param proved whether nothing better exists
  */
-public record Schedule(List<Placed> placed, int late, int idle, boolean proved) {
+public record Schedule(
+    List<Placed> placed, int late, int idle, int handOvers, Set<Given> given, boolean proved) {
 
   /** Copies the tasks. */
   public Schedule {
     placed = List.copyOf(placed);
-    Check.that(late >= 0 && idle >= 0, "Expected minutes from 0");
+    given = Set.copyOf(given);
+    Check.that(late >= 0 && idle >= 0 && handOvers >= 0, "Expected figures from 0");
+  }
+
+  /** What had to give. */
+  public enum Given {
+    /** What was pinned does not fit where it was put. */
+    PINS,
+    /** Somebody would have to be there who is not. */
+    PEOPLE,
+    /** Something waits longer than it may. */
+    WAITS
   }
 
   /**
@@ -24,8 +40,9 @@ public record Schedule(List<Placed> placed, int late, int idle, boolean proved) 
    *
    * @param task the task
    * @param start when it starts, in minutes from now
+   * @param worker who does it, by identifier; empty if it takes no hands or nobody is there
    */
-  public record Placed(Task task, int start) {
+  public record Placed(Task task, int start, Optional<String> worker) {
 
     /**
      * Returns when it ends.
@@ -44,6 +61,15 @@ public record Schedule(List<Placed> placed, int late, int idle, boolean proved) 
     public int late() {
       return task.due().isPresent() ? Math.max(0, end() - task.due().getAsInt()) : 0;
     }
+
+    /**
+     * Says whether nobody is there who could do it.
+     *
+     * @return whether it takes hands and has none
+     */
+    public boolean isNobodys() {
+      return task.hands().isPresent() && worker.isEmpty();
+    }
   }
 
   /**
@@ -56,5 +82,24 @@ public record Schedule(List<Placed> placed, int late, int idle, boolean proved) 
         .filter(one -> one.late() > 0)
         .sorted((a, b) -> Integer.compare(b.late(), a.late()))
         .toList();
+  }
+
+  /**
+   * Returns what nobody is there for.
+   *
+   * @return the tasks that take hands and have none
+   */
+  public List<Placed> nobodys() {
+    return placed.stream().filter(Placed::isNobodys).toList();
+  }
+
+  /**
+   * Finds a task.
+   *
+   * @param id its identifier
+   * @return the task with its start; empty if it is not on the agenda
+   */
+  public Optional<Placed> find(String id) {
+    return placed.stream().filter(one -> one.task().id().equals(id)).findFirst();
   }
 }

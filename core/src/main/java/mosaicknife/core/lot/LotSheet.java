@@ -323,6 +323,17 @@ public record LotSheet(
   }
 
   /**
+   * Returns how long the rest of the lot takes at the board.
+   *
+   * @return minutes of the plan for what is not weighed yet, an estimate; 0 if all is
+   */
+  public int minutesLeft() {
+    long all = weights();
+    double left = all == 0 ? 0 : (all - weightsTaken()) / (double) all;
+    return (int) Math.ceil(plan.minutes() * Math.max(0, left));
+  }
+
+  /**
    * Returns how many weights there are to take.
    *
    * @return parts times fish

@@ -73,7 +73,23 @@ public record PotRun(List<PotStep> steps, Map<String, Mark> marks) {
       Instant begins,
       Instant earliest,
       Instant ends,
-      Instant latest) {}
+      Instant latest) {
+
+    /** What is cold waits for its packing, as long as a shift. */
+    private static final long COLD_MINUTES = 720;
+
+    /**
+     * Returns how long what follows may wait for it.
+     *
+     * @return minutes: what is on the heat or soaks may go on to its longest time, what is cold
+     *     stands cold
+     */
+    public long spare() {
+      return step.work() == PotStep.Work.COOL
+          ? COLD_MINUTES
+          : Duration.between(ends, latest).toMinutes();
+    }
+  }
 
   /**
    * Works the times out: what is late moves everything after it.

@@ -8,10 +8,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalInt;
+import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import mosaicknife.core.clock.Task.After;
+import mosaicknife.core.clock.Task.Fixed;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -19,14 +19,13 @@ import org.testng.annotations.Test;
 public class BackwardTest {
 
   private static Task task(String id, int minutes, String need, int due, After... after) {
-    return new Task(
-        id,
-        id,
-        minutes,
-        need.isEmpty() ? Set.of() : Set.of(need),
-        List.of(after),
-        due < 0 ? OptionalInt.empty() : OptionalInt.of(due),
-        OptionalInt.empty());
+    Task task = Task.of(id, id, minutes).after(List.of(after));
+    Task needing = need.isEmpty() ? task : task.needing(need);
+    return due < 0 ? needing : needing.dueAt(due);
+  }
+
+  private static Agenda agenda(List<Task> tasks, Map<String, Integer> capacity) {
+    return new Agenda(tasks, capacity, List.of());
   }
 
   private static int start(Schedule schedule, String id) {
@@ -40,7 +39,7 @@ public class BackwardTest {
   @Test
   public void aChainStartsAsLateAsItsServiceAllows() {
     Agenda agenda =
-        new Agenda(
+        agenda(
             List.of(
                 task("soak", 90, "", -1),
                 task("boil", 20, "hob", -1, new After("soak", 0, 10)),
@@ -59,10 +58,10 @@ public class BackwardTest {
   @Test
   public void twoTasksOnOneHobComeAfterEachOther() {
     List<Task> tasks = List.of(task("soup", 60, "hob", 200), task("sauce", 30, "hob", 200));
-    Schedule schedule = Backward.of(new Agenda(tasks, Map.of("hob", 1)), 5);
+    Schedule schedule = Backward.of(agenda(tasks, Map.of("hob", 1)), 5);
     assertEquals(schedule.late(), 0);
     assertEquals(schedule.idle(), 30, "the shorter one last: the other is half an hour early");
-    assertEquals(Backward.of(new Agenda(tasks, Map.of("hob", 2)), 5).idle(), 0);
+    assertEquals(Backward.of(agenda(tasks, Map.of("hob", 2)), 5).idle(), 0);
   }
 
   @Test
@@ -72,31 +71,32 @@ public class BackwardTest {
             task("soup", 60, "hob", 70),
             task("sauce", 30, "hob", 70),
             task("cut", 20, "board", 70));
-    Agenda agenda = new Agenda(tasks, Map.of("hob", 1, "board", 1));
+    Agenda agenda = agenda(tasks, Map.of("hob", 1, "board", 1));
     Schedule schedule = Backward.of(agenda, 5);
     assertEquals(schedule.late(), 20, "ninety minutes of hob before seventy");
     assertEquals(schedule.broken().size(), 1);
-    List<Backward.WayOut> ways = Backward.waysOut(agenda, schedule, 5);
-    assertEquals(ways, List.of(new Backward.WayOut("hob", 0)), "a second board helps nobody");
+    List<WayOut> ways = WayOut.of(agenda, schedule, List.of(), 5);
+    assertEquals(
+        ways.stream().map(way -> way.kind() + " " + way.what() + " " + way.late()).toList(),
+        List.of("MORE hob 0", "DROP soup 0", "DROP sauce 0"),
+        "a second board helps nobody");
   }
 
   @Test
   public void whatRunsAlreadyStaysWhereItIs() {
-    Task running =
-        new Task("soak", "soak", 60, Set.of(), List.of(), OptionalInt.empty(), OptionalInt.of(0));
+    Task running = Task.of("soak", "soak", 60).fixed(Fixed.runs(Optional.empty()));
     Schedule schedule =
         Backward.of(
-            new Agenda(
+            agenda(
                 List.of(running, task("boil", 20, "hob", 300, new After("soak", 0, 30))),
                 Map.of("hob", 1)),
             5);
     assertEquals(start(schedule, "soak"), 0);
     assertEquals(start(schedule, "boil"), 90, "half an hour at the most after the soak");
-    Task other =
-        new Task("wait", "wait", 30, Set.of(), List.of(), OptionalInt.empty(), OptionalInt.of(0));
+    Task other = Task.of("wait", "wait", 30).fixed(Fixed.runs(Optional.empty()));
     Schedule both =
         Backward.of(
-            new Agenda(List.of(running, other, task("cut", 20, "hob", 300)), Map.of("hob", 1)), 5);
+            agenda(List.of(running, other, task("cut", 20, "hob", 300)), Map.of("hob", 1)), 5);
     assertEquals(start(both, "cut"), 280, "two that run already are in nobody's way");
     assertTrue(both.proved());
   }
@@ -108,12 +108,11 @@ public class BackwardTest {
             task("a", 5, "", -1, new After("b", 0, 10)),
             task("b", 5, "", -1, new After("a", 0, 10)));
     assertEquals(Agenda.circle(circle).size(), 3);
-    assertThrows(IllegalArgumentException.class, () -> new Agenda(circle, Map.of()));
+    assertThrows(IllegalArgumentException.class, () -> agenda(circle, Map.of()));
     assertThrows(
-        IllegalArgumentException.class,
-        () -> new Agenda(List.of(task("a", 5, "hob", -1)), Map.of()));
+        IllegalArgumentException.class, () -> agenda(List.of(task("a", 5, "hob", -1)), Map.of()));
     assertThrows(IllegalArgumentException.class, () -> new After("a", 20, 10));
-    assertEquals(Backward.of(new Agenda(List.of(), Map.of()), 1).placed(), List.of());
+    assertEquals(Backward.of(agenda(List.of(), Map.of()), 1).placed(), List.of());
   }
 
   @DataProvider
@@ -142,7 +141,7 @@ public class BackwardTest {
               i == 3 || random.nextInt(3) == 0 ? 3 + random.nextInt(6) : -1,
               after));
     }
-    Agenda agenda = new Agenda(tasks, Map.of("r0", 1, "r1", 1));
+    Agenda agenda = agenda(tasks, Map.of("r0", 1, "r1", 1));
     Schedule schedule = Backward.of(agenda, 10);
     assertTrue(schedule.proved());
     assertTrue(allowed(schedule.placed()), "its own schedule keeps the rules");
@@ -155,7 +154,7 @@ public class BackwardTest {
       for (int i = 0; i < 4; i++) {
         starts[i] = rest % most;
         rest /= most;
-        placed.add(new Schedule.Placed(tasks.get(i), starts[i]));
+        placed.add(new Schedule.Placed(tasks.get(i), starts[i], Optional.empty()));
       }
       if (allowed(placed)) {
         long late = placed.stream().mapToInt(Schedule.Placed::late).sum();

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import org.testng.annotations.Test;
@@ -16,7 +15,8 @@ public class ClockBench {
 
   private static final int CHAINS = 24;
   private static final int LINKS = 5;
-  private static final int RESOURCES = 10;
+  private static final int EQUIPMENT = 6;
+  private static final int PEOPLE = 4;
   private static final int[] SERVICES = {720, 1080, 1320};
 
   @Test
@@ -32,8 +32,14 @@ public class ClockBench {
       proved += schedule.proved() ? 1 : 0;
       assertTrue(schedule.placed().size() == CHAINS * LINKS);
       System.out.printf(
-          "saturday %d: %.0f ms, late %d, idle %d, proved %s%n",
-          day, took, schedule.late(), schedule.idle(), schedule.proved());
+          "saturday %d: %.0f ms, late %d, idle %d, hand-overs %d, gave %s, proved %s%n",
+          day,
+          took,
+          schedule.late(),
+          schedule.idle(),
+          schedule.handOvers(),
+          schedule.given(),
+          schedule.proved());
     }
     System.out.printf(
         "measured | a Saturday of 120 tasks, 10 resources and 3 services, slowest of three |"
@@ -41,30 +47,43 @@ public class ClockBench {
         worst, worst <= 2000 && proved == 3 ? "good" : "WORSE");
   }
 
+  /** Six pieces of equipment and four people, of whom two cook and two cut, by turns. */
   private static Agenda day(Random random) {
     Map<String, Integer> capacity = new HashMap<>();
-    for (int i = 0; i < RESOURCES; i++) {
+    for (int i = 0; i < EQUIPMENT; i++) {
       capacity.put("r" + i, 1 + random.nextInt(3));
+    }
+    List<Worker> workers = new ArrayList<>();
+    for (int i = 0; i < PEOPLE; i++) {
+      workers.add(
+          new Worker(
+              "w" + i,
+              "w" + i,
+              Set.of("here"),
+              i == 0 ? Set.of(Skill.KNIFE, Skill.STOVE) : i == 1 ? Set.of(Skill.KNIFE) : Set.of(),
+              List.of(new Span(0, 780), new Span(1440, 2220), new Span(2880, 3660))));
     }
     List<Task> tasks = new ArrayList<>();
     for (int chain = 0; chain < CHAINS; chain++) {
       for (int link = 0; link < LINKS; link++) {
-        boolean waits = random.nextInt(3) == 0;
-        tasks.add(
-            new Task(
-                "t" + chain + "-" + link,
-                "t",
-                5 * (1 + random.nextInt(waits ? 24 : 6)),
-                waits ? Set.of() : Set.of("r" + random.nextInt(RESOURCES)),
-                link == 0
-                    ? List.of()
-                    : List.of(new Task.After("t" + chain + "-" + (link - 1), 0, 240)),
-                link == LINKS - 1
-                    ? OptionalInt.of(SERVICES[random.nextInt(SERVICES.length)])
-                    : OptionalInt.empty(),
-                OptionalInt.empty()));
+        boolean isWaiting = random.nextInt(3) == 0;
+        int minutes = 5 * (1 + random.nextInt(isWaiting ? 24 : 6));
+        Task task = Task.of("t" + chain + "-" + link, "t", minutes).in("c" + chain);
+        if (!isWaiting && random.nextInt(2) == 0) {
+          int skill = random.nextInt(6);
+          task =
+              task.by(
+                  new Hands(
+                      "here", skill == 0 ? Skill.STOVE : skill < 3 ? Skill.KNIFE : Skill.ANY));
+        } else if (!isWaiting) {
+          task = task.needing("r" + random.nextInt(EQUIPMENT));
+        }
+        if (link > 0) {
+          task = task.after(List.of(new Task.After("t" + chain + "-" + (link - 1), 0, 240)));
+        }
+        tasks.add(link == LINKS - 1 ? task.dueAt(SERVICES[random.nextInt(SERVICES.length)]) : task);
       }
     }
-    return new Agenda(tasks, capacity);
+    return new Agenda(tasks, capacity, workers);
   }
 }

@@ -1,0 +1,218 @@
+package mosaicknife.app.clock;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.clock.Gathering.Gathered;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.ClientIds;
+import mosaicknife.app.shared.FormReply;
+import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Typed;
+import mosaicknife.app.shared.Words;
+import mosaicknife.core.clock.Skill;
+import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.WeekTime;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Begun, done, put elsewhere: what people do with the tasks of the Clock. */
+@Controller
+class DoingController {
+
+  private static final int LONGEST_DAY = 1440;
+
+  private final Day day;
+  private final Planner planner;
+  private final Marks marks;
+  private final OwnTasks own;
+  private final HouseSettings houses;
+  private final FormReply reply;
+  private final Words words;
+
+  DoingController(
+      Day day,
+      Planner planner,
+      Marks marks,
+      OwnTasks own,
+      HouseSettings houses,
+      FormReply reply,
+      Words words) {
+    this.day = day;
+    this.planner = planner;
+    this.marks = marks;
+    this.own = own;
+    this.houses = houses;
+    this.reply = reply;
+    this.words = words;
+  }
+
+  private String after(String from, RedirectAttributes later, FormReply.Change work) {
+    return reply.after(
+        new Form(from.equals("today") ? "/" : "/clock", "typed", Map.of()), later, work);
+  }
+
+  /** What stands on the agenda; a stale page is told that it does not any more. */
+  private Task known(Gathered gathered, String task) {
+    return gathered.agenda().tasks().stream()
+        .filter(one -> one.id().equals(task))
+        .findFirst()
+        .orElseThrow(() -> Refusal.ofStale("clock.problem.gone"));
+  }
+
+  @PostMapping("/clock/begin")
+  String begin(
+      @RequestParam(defaultValue = "") String task,
+      @RequestParam(defaultValue = "") String from,
+      RedirectAttributes later) {
+    return after(
+        from,
+        later,
+        () -> {
+          String name = known(day.gather(), task).name();
+          day.begin(task);
+          return words.say("clock.said.begun", name);
+        });
+  }
+
+  @PostMapping("/clock/done")
+  String done(
+      @RequestParam(defaultValue = "") String task,
+      @RequestParam(defaultValue = "") String from,
+      RedirectAttributes later) {
+    return after(
+        from,
+        later,
+        () -> {
+          String name = known(day.gather(), task).name();
+          day.done(task);
+          return words.say("clock.said.done", name);
+        });
+  }
+
+  @PostMapping("/clock/drop")
+  String drop(@RequestParam(defaultValue = "") String task, RedirectAttributes later) {
+    return after(
+        "clock",
+        later,
+        () -> {
+          Gathered gathered = day.gather();
+          String name = known(gathered, task).name();
+          if (!gathered.about().get(task).drops()) {
+            throw Refusal.ofStale("clock.problem.gone");
+          }
+          marks.drop(task);
+          return words.say("clock.said.dropped", name);
+        });
+  }
+
+  @PostMapping("/clock/tasks")
+  String add(@RequestParam Map<String, String> typed, RedirectAttributes later) {
+    return reply.after(
+        new Form("/clock#more", "typedTask", new HashMap<>(typed)),
+        later,
+        () -> {
+          String skill = typed.getOrDefault("skill", "");
+          OwnTasks.Wish wish =
+              new OwnTasks.Wish(
+                  Typed.id(typed.getOrDefault("venue", ""), "venue"),
+                  typed.getOrDefault("name", ""),
+                  Typed.count(typed.getOrDefault("minutes", ""), 1, LONGEST_DAY, "minutes"),
+                  skill.equals("NONE")
+                      ? Optional.empty()
+                      : Optional.of(
+                          Typed.choice(Skill.values(), skill)
+                              .orElseThrow(
+                                  () -> Refusal.ofField("skill", "shared.problem.not-chosen"))),
+                  moment(typed.getOrDefault("wanted", ""), "wanted"));
+          java.util.UUID id = ClientIds.of(typed.getOrDefault("id", ""));
+          SentTwice.survive(
+              () -> {
+                own.add(id, wish);
+                return id;
+              });
+          return words.say("clock.said.added");
+        });
+  }
+
+  private Instant moment(String typed, String field) {
+    try {
+      return LocalDateTime.parse(typed.strip()).atZone(houses.house().formats().zone()).toInstant();
+    } catch (DateTimeException e) {
+      throw Refusal.ofField(field, "shared.problem.time", Typed.shortened(typed));
+    }
+  }
+
+  /** Puts a task where it was dragged to, in seconds, and answers with the day as it is then. */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PostMapping("/clock/drag")
+  String drag(
+      @RequestParam(defaultValue = "") String task,
+      @RequestParam(defaultValue = "") String second,
+      Model model,
+      HttpServletResponse answer) {
+    try {
+      put(task, Instant.ofEpochSecond(Typed.id(second, "at")));
+    } catch (Refusal refusal) {
+      model.addAttribute("refused", words.say(refusal));
+      answer.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    }
+    Gathered gathered = day.gather();
+    ClockController.show(
+        new ClockView(gathered, planner.of(gathered.agenda()), houses.house().formats()), model);
+    return "clock/day :: day";
+  }
+
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PostMapping("/clock/pin")
+  String pin(
+      @RequestParam(defaultValue = "") String task,
+      @RequestParam(defaultValue = "") String at,
+      RedirectAttributes later) {
+    return after(
+        "clock",
+        later,
+        () -> {
+          String name = put(task, moment(at, "at"));
+          return words.say("clock.said.pinned", name);
+        });
+  }
+
+  /** Puts a task somewhere, if it can be there; what cannot be is not kept. */
+  private String put(String task, Instant at) {
+    Gathered gathered = day.gather();
+    Task found = known(gathered, task);
+    if (found.isRunning()) {
+      throw Refusal.ofStale("clock.problem.runs");
+    }
+    int start = WeekTime.minutes(gathered.now(), at.atZone(gathered.now().getZone()));
+    if (start >= 0 && !planner.fits(gathered.agenda(), task, start)) {
+      throw Refusal.ofField("at", "clock.problem.cannot-be-then", found.name(), at);
+    }
+    marks.pin(task, at);
+    return found.name();
+  }
+
+  @PostMapping("/clock/unpin")
+  String unpin(@RequestParam(defaultValue = "") String task, RedirectAttributes later) {
+    return after(
+        "clock",
+        later,
+        () -> {
+          String name = known(day.gather(), task).name();
+          marks.unpin(task);
+          return words.say("clock.said.unpinned", name);
+        });
+  }
+}

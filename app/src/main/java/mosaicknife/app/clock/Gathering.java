@@ -1,0 +1,182 @@
+package mosaicknife.app.clock;
+
+import java.time.Duration;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import mosaicknife.app.shared.Speech;
+import mosaicknife.core.clock.Agenda;
+import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.WayOut;
+import mosaicknife.core.clock.WeekTime;
+import mosaicknife.core.clock.Worker;
+
+/** What takes time, while it is gathered from everywhere. */
+final class Gathering {
+
+  private final ZonedDateTime now;
+  private final Speech words;
+  private final Marks.Standing standing;
+  private final List<Worker> workers;
+  private final List<Served> services;
+  private final List<Task> tasks = new ArrayList<>();
+  private final Map<String, Integer> capacity = new HashMap<>();
+  private final Map<String, String> lanes = new LinkedHashMap<>();
+  private final Map<String, About> about = new HashMap<>();
+  private final List<String> unsure = new ArrayList<>();
+  private final Map<String, String> batches = new HashMap<>();
+  private final List<WayOut.Other> others = new ArrayList<>();
+
+  Gathering(
+      ZonedDateTime now,
+      Speech words,
+      Marks.Standing standing,
+      List<Worker> workers,
+      List<Served> services) {
+    this.now = now;
+    this.words = words;
+    this.standing = standing;
+    this.workers = workers;
+    this.services = services;
+    workers.forEach(worker -> lanes.put(worker.id(), worker.name()));
+  }
+
+  /**
+   * What a page wants to know of a task.
+   *
+   * @param venue the number of its venue
+   * @param link where it is worked
+   * @param begins whether it is begun here
+   * @param ends whether it is ended here
+   * @param drops whether it may be dropped here
+   */
+  record About(long venue, String link, boolean begins, boolean ends, boolean drops) {}
+
+  /**
+   * A service ahead.
+   *
+   * @param venue the number of its venue
+   * @param name what it is called
+   * @param minute when, in minutes from now
+   */
+  record Served(long venue, String name, int minute) {}
+
+  /**
+   * All of it.
+   *
+   * @param now the moment it counts from
+   * @param agenda what is to be done
+   * @param lanes what people and equipment are called, people first
+   * @param about what is known of each task
+   * @param services the services ahead, by time
+   * @param unsure what nobody can say the end of
+   * @param batches what the groups of tasks are called
+   * @param others other ways to do them
+   */
+  record Gathered(
+      ZonedDateTime now,
+      Agenda agenda,
+      Map<String, String> lanes,
+      Map<String, About> about,
+      List<Served> services,
+      List<String> unsure,
+      Map<String, String> batches,
+      List<WayOut.Other> others) {}
+
+  /** The place of a venue as tasks name it. */
+  static String place(long venue) {
+    return "venue" + venue;
+  }
+
+  ZonedDateTime now() {
+    return now;
+  }
+
+  Speech words() {
+    return words;
+  }
+
+  /** The next service of a venue, in minutes from now. */
+  OptionalInt due(long venue) {
+    return services.stream()
+        .filter(one -> one.venue() == venue)
+        .mapToInt(Served::minute)
+        .findFirst();
+  }
+
+  /** Names a piece of equipment, of which there is so much. */
+  String equipment(String id, String name, int room) {
+    capacity.putIfAbsent(id, room);
+    lanes.putIfAbsent(id, name);
+    return id;
+  }
+
+  /** Names the batch that tasks of a group belong to. */
+  void batch(String group, String name) {
+    batches.put(group, name);
+  }
+
+  /** Adds another way to do a batch. */
+  void other(WayOut.Other other) {
+    others.add(other);
+  }
+
+  void unsure(String name) {
+    unsure.add(name);
+  }
+
+  /**
+   * Adds a task: one that was begun goes on, one that is done is left out, one that is pinned stays
+   * where it was put.
+   */
+  void add(Task task, About what) {
+    if (standing.ended().contains(task.id())) {
+      return;
+    }
+    about.put(task.id(), what);
+    batches.putIfAbsent(task.group(), task.name());
+    ClockMarkEntity begun = standing.begun().get(task.id());
+    if (begun != null && task.fixed().isEmpty()) {
+      long passed = Duration.between(begun.madeAt(), now.toInstant()).toMinutes();
+      tasks.add(
+          task.lasting(Task.left(task.minutes(), passed))
+              .fixed(Task.Fixed.runs(Optional.of(Day.worker(begun.madeBy())))));
+    } else {
+      tasks.add(pinned(task));
+    }
+  }
+
+  private Task pinned(Task task) {
+    return Optional.ofNullable(standing.pinned().get(task.id()))
+        .filter(at -> task.fixed().isEmpty())
+        .map(at -> WeekTime.minutes(now, at.atZone(now.getZone())))
+        .filter(minute -> minute >= 0)
+        .map(minute -> task.fixed(Task.Fixed.pinned(minute)))
+        .orElse(task);
+  }
+
+  /** All that was gathered; what waits for something that is done waits no more. */
+  Gathered all() {
+    List<Task> linked =
+        tasks.stream()
+            .map(
+                task ->
+                    task.after(
+                        task.after().stream().filter(one -> about.containsKey(one.id())).toList()))
+            .toList();
+    return new Gathered(
+        now,
+        new Agenda(linked, capacity, workers),
+        lanes,
+        about,
+        services,
+        unsure,
+        batches,
+        others);
+  }
+}

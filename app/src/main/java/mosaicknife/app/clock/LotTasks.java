@@ -1,0 +1,67 @@
+package mosaicknife.app.clock;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import mosaicknife.app.homes.UseBook;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.clock.Hands;
+import mosaicknife.core.clock.Skill;
+import mosaicknife.core.clock.Task;
+import mosaicknife.core.lot.LotSheet;
+import org.springframework.stereotype.Component;
+
+/** The fish that is to be broken, at so many minutes as its plan says for what is left of it. */
+@Component
+class LotTasks implements TaskSource {
+
+  private static final int MOST = 40;
+
+  private final LotRegister lots;
+  private final LotSheets sheets;
+  private final UseBook uses;
+  private final HouseSettings houses;
+
+  LotTasks(LotRegister lots, LotSheets sheets, UseBook uses, HouseSettings houses) {
+    this.lots = lots;
+    this.sheets = sheets;
+    this.uses = uses;
+    this.houses = houses;
+  }
+
+  @Override
+  public void gather(Gathering day) {
+    Map<String, Long> venues =
+        houses.venues().stream().collect(java.util.stream.Collectors.toMap(Named::name, Named::id));
+    Map<Long, UseBook.Room> rooms = uses.rooms();
+    List<LotSheet> open = sheets.of(lots.open(MOST));
+    for (LotSheet sheet : open) {
+      int minutes = Math.min(sheet.minutesLeft(), Task.LONGEST);
+      if (minutes > 0) {
+        long venue = venues.get(sheet.lot().venue());
+        Task task =
+            Task.of(
+                    "cut" + sheet.lot().id(),
+                    day.words()
+                        .say(
+                            "clock.said.break-down",
+                            sheet.lot().species().name(),
+                            sheet.lot().id()),
+                    minutes)
+                .by(new Hands(Gathering.place(venue), Skill.KNIFE))
+                .needing(
+                    day.equipment(
+                        "board" + venue,
+                        day.words().say("clock.said.board-at", sheet.lot().venue()),
+                        rooms.get(venue).boards().orElse(1)));
+        OptionalInt due = day.due(venue);
+        day.add(
+            due.isPresent() ? task.dueAt(due.getAsInt()) : task,
+            new Gathering.About(venue, "/bench/" + sheet.lot().id(), true, false, false));
+      }
+    }
+  }
+}

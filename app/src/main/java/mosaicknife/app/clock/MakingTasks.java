@@ -1,0 +1,98 @@
+package mosaicknife.app.clock;
+
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import mosaicknife.app.homes.MakingBook;
+import mosaicknife.app.homes.OnTheHob;
+import mosaicknife.app.homes.ToMake;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.core.clock.Hands;
+import mosaicknife.core.clock.Skill;
+import mosaicknife.core.clock.Task;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.FishUse.Equipment;
+import org.springframework.stereotype.Component;
+
+/** What was decided on Uses and is not made: hands first, then its place on the heat. */
+@Component
+class MakingTasks implements TaskSource {
+
+  private static final Set<Equipment> BY_THE_MINUTE =
+      Set.of(
+          Equipment.FRYER,
+          Equipment.GRILL,
+          Equipment.OVEN,
+          Equipment.PAN,
+          Equipment.SMOKER,
+          Equipment.DRYER);
+
+  private final MakingBook makings;
+  private final OnTheHob hob;
+  private final HouseSettings houses;
+
+  MakingTasks(MakingBook makings, OnTheHob hob, HouseSettings houses) {
+    this.makings = makings;
+    this.hob = hob;
+    this.houses = houses;
+  }
+
+  @Override
+  public void gather(Gathering day) {
+    Set<Long> cooked = hob.pots().keySet();
+    Map<Long, String> venues = houses.venueNames();
+    for (ToMake one : makings.toMake()) {
+      if (!cooked.contains(one.id())) {
+        add(day, one, venues);
+      }
+    }
+  }
+
+  private static void add(Gathering day, ToMake one, Map<Long, String> venues) {
+    FishUse use = one.use();
+    boolean isHot = BY_THE_MINUTE.contains(use.work().equipment());
+    Task hands =
+        Task.of(
+                "making" + one.id(),
+                use.name(),
+                Math.min(use.work().minutes(one.units()), Task.LONGEST))
+            .by(new Hands(Gathering.place(one.venue()), isHot ? Skill.STOVE : Skill.ANY));
+    OptionalInt due = day.due(one.venue());
+    Gathering.About about =
+        new Gathering.About(one.venue(), "/uses#make-" + one.id(), true, false, false);
+    int heat = isHot ? heat(use, one.units()) : 0;
+    if (heat == 0) {
+      day.add(due.isPresent() ? hands.dueAt(due.getAsInt()) : hands, about);
+      return;
+    }
+    String where =
+        day.equipment(
+            use.work().equipment().name() + one.venue(),
+            day.words()
+                .say(
+                    "clock.said.equipment-at",
+                    day.words().say("clock.equipment." + use.work().equipment().name()),
+                    venues.get(one.venue())),
+            1);
+    day.add(hands, about);
+    Task heated =
+        Task.of("heat" + one.id(), day.words().say("clock.said.on-the-heat", use.name()), heat)
+            .in("making" + one.id())
+            .needing(where)
+            .after(List.of(new Task.After("making" + one.id(), 0, Task.LONGEST)));
+    day.add(
+        due.isPresent() ? heated.dueAt(due.getAsInt()) : heated,
+        new Gathering.About(one.venue(), "/uses#make-" + one.id(), false, false, false));
+  }
+
+  private static int heat(FishUse use, int units) {
+    return use.work()
+        .load()
+        .multiply(java.math.BigDecimal.valueOf(units))
+        .setScale(0, RoundingMode.CEILING)
+        .min(java.math.BigDecimal.valueOf(Task.LONGEST))
+        .intValue();
+  }
+}

@@ -1,0 +1,59 @@
+package mosaicknife.app.clock;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+import mosaicknife.core.clock.Agenda;
+import mosaicknife.core.clock.Backward;
+import mosaicknife.core.clock.Schedule;
+import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.WayOut;
+import org.springframework.stereotype.Component;
+
+/** Places the day; the same day is placed once, however many pages ask for it. */
+@Component
+class Planner {
+
+  private static final double SECONDS = 0.8;
+  private static final double SECONDS_A_WAY = 0.25;
+  private static final int MOST_WAYS = 4;
+
+  private final AtomicReference<Plan> last = new AtomicReference<>();
+
+  /** A day with its schedule. */
+  private record Plan(Agenda agenda, Schedule schedule) {}
+
+  Schedule of(Agenda agenda) {
+    Plan before = last.get();
+    if (before != null && before.agenda().equals(agenda)) {
+      return before.schedule();
+    }
+    Schedule schedule = Backward.of(agenda, SECONDS);
+    last.set(new Plan(agenda, schedule));
+    return schedule;
+  }
+
+  /** Whether a task can be put somewhere, beside what was put somewhere already. */
+  boolean fits(Agenda agenda, String task, int start) {
+    Agenda pinned =
+        agenda.withTasks(
+            agenda.tasks().stream()
+                .map(one -> one.id().equals(task) ? one.fixed(Task.Fixed.pinned(start)) : one)
+                .toList());
+    return !of(pinned).given().contains(Schedule.Given.PINS)
+        || of(agenda).given().contains(Schedule.Given.PINS);
+  }
+
+  /** What would help a day that is late, the best few. */
+  List<WayOut> waysOut(Agenda agenda, List<WayOut.Other> others) {
+    return WayOut.of(agenda, of(agenda), others, SECONDS_A_WAY).stream().limit(MOST_WAYS).toList();
+  }
+
+  /** The fewest promises that cannot be kept, if they are fewer than those of the schedule. */
+  List<Schedule.Placed> fewest(Agenda agenda) {
+    Schedule schedule = of(agenda);
+    return Optional.of(Backward.fewestBroken(agenda, SECONDS))
+        .filter(fewest -> !fewest.isEmpty() && fewest.size() < schedule.broken().size())
+        .orElse(List.of());
+  }
+}

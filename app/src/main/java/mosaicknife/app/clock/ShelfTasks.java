@@ -1,0 +1,45 @@
+package mosaicknife.app.clock;
+
+import java.time.LocalDate;
+import java.time.ZonedDateTime;
+import mosaicknife.app.larder.LarderBook;
+import mosaicknife.core.clock.Hands;
+import mosaicknife.core.clock.Skill;
+import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.WeekTime;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.larder.Item;
+import org.springframework.stereotype.Component;
+
+/** What must come out of the freezer tonight. */
+@Component
+class ShelfTasks implements TaskSource {
+
+  private static final int MINUTES = 5;
+
+  private final LarderBook larder;
+
+  ShelfTasks(LarderBook larder) {
+    this.larder = larder;
+  }
+
+  @Override
+  public void gather(Gathering day) {
+    ZonedDateTime now = day.now();
+    LocalDate today = now.toLocalDate();
+    int tonight = WeekTime.minutes(now, today.plusDays(1).atStartOfDay(now.getZone()));
+    for (Item item : larder.onShelves()) {
+      if (item.due(today).map(Finding::what).filter(Item.Due.THAW_TONIGHT::equals).isPresent()) {
+        day.add(
+            Task.of(
+                    "thaw" + item.shelved().code(),
+                    day.words().say("clock.said.thaw", item.shelved().name()),
+                    MINUTES)
+                .by(new Hands(Gathering.place(item.spot().venue()), Skill.ANY))
+                .dueAt(tonight),
+            new Gathering.About(
+                item.spot().venue(), "/larder/" + item.shelved().code(), false, false, false));
+      }
+    }
+  }
+}

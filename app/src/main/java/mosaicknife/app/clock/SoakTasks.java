@@ -1,0 +1,72 @@
+package mosaicknife.app.clock;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Named;
+import mosaicknife.app.kitchen.Soaks;
+import mosaicknife.core.clock.Hands;
+import mosaicknife.core.clock.Skill;
+import mosaicknife.core.clock.Task;
+import mosaicknife.core.kitchen.Marinade;
+import org.springframework.stereotype.Component;
+
+/** What lies in a marinade, and the moment somebody must take it out. */
+@Component
+class SoakTasks implements TaskSource {
+
+  private static final Pattern OUT = Pattern.compile("out(\\d{1,18})");
+  private static final int MINUTES = 5;
+
+  private final Soaks soaks;
+  private final HouseSettings houses;
+  private final Clock clock;
+
+  SoakTasks(Soaks soaks, HouseSettings houses, Clock clock) {
+    this.soaks = soaks;
+    this.houses = houses;
+    this.clock = clock;
+  }
+
+  @Override
+  public void gather(Gathering day) {
+    Map<String, Long> venues =
+        houses.venues().stream().collect(java.util.stream.Collectors.toMap(Named::name, Named::id));
+    for (Soaks.Soak soak : soaks.open()) {
+      long venue = venues.get(soak.lot().venue());
+      Marinade.Window window = soak.window();
+      int passed = (int) Duration.between(soak.begun(), clock.instant()).toMinutes();
+      int lies = Math.max(0, window.ready() - passed);
+      int until = window.best() - passed;
+      Gathering.About about = new Gathering.About(venue, "/kitchen", false, false, false);
+      day.add(
+          Task.of(
+                  "soak" + soak.id(),
+                  day.words().say("clock.said.lies", soak.what(), soak.marinade().name()),
+                  Math.min(lies, Task.LONGEST))
+              .fixed(Task.Fixed.runs(Optional.empty())),
+          about);
+      day.add(
+          Task.of("out" + soak.id(), day.words().say("clock.said.take-out", soak.what()), MINUTES)
+              .in("soak" + soak.id())
+              .by(new Hands(Gathering.place(venue), Skill.ANY))
+              .after(List.of(new Task.After("soak" + soak.id(), 0, Task.LONGEST)))
+              .dueAt(until + MINUTES),
+          new Gathering.About(venue, "/kitchen", false, true, false));
+    }
+  }
+
+  @Override
+  public boolean done(String task) {
+    Matcher out = OUT.matcher(task);
+    if (out.matches()) {
+      soaks.out(Long.parseLong(out.group(1)));
+    }
+    return out.matches();
+  }
+}
