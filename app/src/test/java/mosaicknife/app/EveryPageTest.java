@@ -83,6 +83,8 @@ public class EveryPageTest extends WithPages {
     {"larder_item", "code"},
     {"kettle", "name"},
     {"soak", "what"},
+    {"clock_service", "name"},
+    {"clock_task", "name"},
   };
 
   @Autowired private LarderBook larder;

@@ -27,5 +27,6 @@ public abstract class WithDatabase extends AbstractTestNGSpringContextTests {
     registry.add("spring.datasource.password", TestDatabase::password);
     registry.add("mosaic.demo", () -> "true");
     registry.add("mosaic.scale.stand-in", () -> "true");
+    registry.add("mosaic.clock.seconds", () -> "0.3");
   }
 }

@@ -103,7 +103,7 @@ class ClockController {
     model.addAttribute("rows", view.rows());
     model.addAttribute("broken", view.broken());
     model.addAttribute("late", view.schedule().late() > 0);
-    model.addAttribute("proved", view.schedule().proved());
+    model.addAttribute("spare", view.schedule().spare());
   }
 
   /** What would help; each way is a day of its own to be placed, so it comes after the day. */

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import mosaicknife.app.shared.Formats;
@@ -33,17 +34,18 @@ record Lanes(
     double perMinute,
     List<Lane> lanes,
     List<Mark> hours,
-    List<Mark> services) {
+    List<Flag> services) {
 
   private static final int WIDTH = 1240;
   private static final int LEFT = 190;
-  private static final int BAR = 36;
+  private static final int BAR = 28;
   private static final int GAP = 12;
-  private static final int TOP = 44;
-  private static final double CHARACTER = 7.6;
+  private static final int TOP = 60;
+  private static final double CHARACTER = 7.4;
   private static final int SHORTEST_DAY = 120;
   private static final int MOST_MARKS = 12;
-  private static final int ROOM_FOR_A_NAME = 60;
+  private static final double FIRST_ROW = 11;
+  private static final double SECOND_ROW = 26;
   private static final int LONGEST_NAME = 34;
 
   /** One lane. */
@@ -65,6 +67,9 @@ record Lanes(
 
   /** A mark on the time. */
   record Mark(double x, String text) {}
+
+  /** A service; those that come close after each other have their names in two rows. */
+  record Flag(double x, double y, String text) {}
 
   static Lanes of(Gathering.Gathered day, Schedule schedule, Formats formats) {
     int end =
@@ -212,22 +217,23 @@ record Lanes(
       return marks;
     }
 
-    /** Services of one time are one mark, and one too near the last has no room for its name. */
-    List<Mark> services() {
-      Map<Integer, List<String>> names = new java.util.TreeMap<>();
+    /** Services of one time are one mark. */
+    List<Flag> services() {
+      Map<Integer, List<String>> names = new TreeMap<>();
       day.services().stream()
           .filter(one -> one.minute() <= end)
           .forEach(
               one -> names.computeIfAbsent(one.minute(), k -> new ArrayList<>()).add(one.name()));
-      List<Mark> marks = new ArrayList<>();
+      List<Flag> flags = new ArrayList<>();
       double free = 0;
       for (Map.Entry<Integer, List<String>> one : names.entrySet()) {
+        String text = String.join(", ", one.getValue());
         double x = x(one.getKey());
-        boolean hasRoom = x - free > ROOM_FOR_A_NAME;
-        marks.add(new Mark(x, hasRoom ? String.join(", ", one.getValue()) : ""));
-        free = hasRoom ? x : free;
+        boolean isClose = x - text.length() * CHARACTER < free;
+        flags.add(new Flag(x, isClose ? SECOND_ROW : FIRST_ROW, text));
+        free = isClose ? free : x;
       }
-      return marks;
+      return flags;
     }
   }
 }

@@ -8,17 +8,22 @@ import mosaicknife.core.clock.Backward;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Task;
 import mosaicknife.core.clock.WayOut;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** Places the day; the same day is placed once, however many pages ask for it. */
 @Component
 class Planner {
 
-  private static final double SECONDS = 0.8;
-  private static final double SECONDS_A_WAY = 0.25;
+  private static final double A_WAY = 0.2;
   private static final int MOST_WAYS = 4;
 
   private final AtomicReference<Plan> last = new AtomicReference<>();
+  private final double seconds;
+
+  Planner(@Value("${mosaic.clock.seconds:1.2}") double seconds) {
+    this.seconds = seconds;
+  }
 
   /** A day with its schedule. */
   private record Plan(Agenda agenda, Schedule schedule) {}
@@ -28,7 +33,7 @@ class Planner {
     if (before != null && before.agenda().equals(agenda)) {
       return before.schedule();
     }
-    Schedule schedule = Backward.of(agenda, SECONDS);
+    Schedule schedule = Backward.of(agenda, seconds);
     last.set(new Plan(agenda, schedule));
     return schedule;
   }
@@ -46,13 +51,13 @@ class Planner {
 
   /** What would help a day that is late, the best few. */
   List<WayOut> waysOut(Agenda agenda, List<WayOut.Other> others) {
-    return WayOut.of(agenda, of(agenda), others, SECONDS_A_WAY).stream().limit(MOST_WAYS).toList();
+    return WayOut.of(agenda, of(agenda), others, seconds * A_WAY, MOST_WAYS);
   }
 
   /** The fewest promises that cannot be kept, if they are fewer than those of the schedule. */
   List<Schedule.Placed> fewest(Agenda agenda) {
     Schedule schedule = of(agenda);
-    return Optional.of(Backward.fewestBroken(agenda, SECONDS))
+    return Optional.of(Backward.fewestBroken(agenda, seconds))
         .filter(fewest -> !fewest.isEmpty() && fewest.size() < schedule.broken().size())
         .orElse(List.of());
   }

@@ -10,6 +10,7 @@ import java.text.NumberFormat;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.MonthDay;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -269,6 +270,16 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
   }
 
   /**
+   * Writes a time of day.
+   *
+   * @param time the time
+   * @return such as {@code 14:02}
+   */
+  public String time(LocalTime time) {
+    return Reader.now().time().format(time);
+  }
+
+  /**
    * Writes a figure of a message.
    *
    * @param figure the figure
@@ -301,6 +312,9 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
     }
     if (figure instanceof MonthDay dayOfYear) {
       return day(dayOfYear);
+    }
+    if (figure instanceof LocalTime time) {
+      return time(time);
     }
     return figure instanceof Instant moment ? moment(moment) : figure;
   }

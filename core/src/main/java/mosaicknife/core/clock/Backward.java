@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.clock.Schedule.Given;
@@ -28,6 +29,9 @@ import mosaicknife.core.clock.Schedule.Placed;
 public final class Backward {
 
   private static final int WORKERS = 1;
+  private static final int SEARCHES = 8;
+  private static final double SIMPLE = 0.3;
+  private static final double CREW_SECONDS = 0.3;
   private static final Object LOADED = load();
 
   /** What gives, the least first. */
@@ -76,7 +80,7 @@ public final class Backward {
    */
   public static Schedule of(Agenda agenda, double seconds) {
     if (agenda.tasks().isEmpty()) {
-      return new Schedule(List.of(), 0, 0, 0, Set.of(), true);
+      return new Schedule(List.of(), 0, 0, 0, Set.of(), 0);
     }
     Optional<Schedule> found = Optional.empty();
     boolean isPinned = agenda.tasks().stream().anyMatch(Task::isPinned);
@@ -86,6 +90,25 @@ public final class Backward {
       }
     }
     return found.orElseThrow(() -> new IllegalStateException("No schedule was found"));
+  }
+
+  /**
+   * Finds by how much a day must be late, and nothing else: quicker than a schedule.
+   *
+   * @param agenda what is to be done
+   * @param seconds how long the solver may look, positive
+   * @return the minutes all services together are late; empty if something would have to give
+   */
+  static OptionalInt late(Agenda agenda, double seconds) {
+    if (agenda.tasks().isEmpty()) {
+      return OptionalInt.of(0);
+    }
+    Backward backward = new Backward(agenda, Set.of());
+    backward.day.model().minimize(backward.day.late());
+    CpSolver solver = solver(seconds);
+    return isFound(solver.solve(backward.day.model()))
+        ? OptionalInt.of((int) Math.round(solver.objectiveValue()))
+        : OptionalInt.empty();
   }
 
   private Optional<Schedule> solve(double seconds) {
@@ -109,22 +132,40 @@ public final class Backward {
     hint(first);
     day.model().addLessOrEqual(day.late(), Math.round(first.objectiveValue()));
     day.model().minimize(day.idle());
-    CpSolver second = solver(seconds);
+    CpSolver second = solver(seconds * SIMPLE);
     CpSolverStatus again = second.solve(day.model());
     Check.that(again != CpSolverStatus.MODEL_INVALID, "Expected a model, found " + again);
+    if (again != CpSolverStatus.OPTIMAL) {
+      hint(isFound(again) ? second : first);
+      second = solver(seconds * (1 - SIMPLE));
+      // one core, but several ways to search that take turns: far better on full days
+      second.getParameters().setNumWorkers(SEARCHES).setInterleaveSearch(true);
+      again = second.solve(day.model());
+    }
     List<Placed> placed =
-        Crew.of(placed(isFound(again) ? second : first), agenda.workers(), seconds);
+        Crew.of(
+            placed(isFound(again) ? second : first),
+            agenda.workers(),
+            Math.min(seconds, CREW_SECONDS));
+    boolean isProved = status == CpSolverStatus.OPTIMAL && again == CpSolverStatus.OPTIMAL;
+    int idle = idle(placed);
     return Optional.of(
         new Schedule(
             placed,
             placed.stream().mapToInt(Placed::late).sum(),
-            idle(placed),
+            idle,
             Crew.handOvers(placed),
             given,
-            status == CpSolverStatus.OPTIMAL && again == CpSolverStatus.OPTIMAL));
+            isProved ? 0 : spare(idle, second)));
+  }
+
+  /** What could still be saved; a bound that is reached without a proof counts as a minute. */
+  private static int spare(int idle, CpSolver solver) {
+    return (int) Math.max(1, idle - Math.ceil(Math.max(0, solver.bestObjectiveBound())));
   }
 
   private void hint(CpSolver solver) {
+    day.model().clearHints();
     agenda.tasks().stream()
         .filter(task -> task.fixed().isEmpty())
         .map(task -> day.starts().get(task.id()))

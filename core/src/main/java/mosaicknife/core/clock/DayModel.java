@@ -59,6 +59,9 @@ final class DayModel {
     }
     equipment();
     hands(nobody);
+    if (!nobody) {
+      together();
+    }
     Map<String, Task> byId = new HashMap<>();
     Set<String> followed = new HashSet<>();
     agenda.tasks().forEach(task -> byId.put(task.id(), task));
@@ -190,17 +193,54 @@ final class DayModel {
     }
   }
 
+  /**
+   * Says again what the crews say together: those who can do what some tasks ask are not more than
+   * they are. It follows from the rest, and without it the solver sees late how little room is
+   * left.
+   */
+  private void together() {
+    Map<Hands, List<Worker>> able = new LinkedHashMap<>();
+    for (Task task : agenda.tasks()) {
+      task.hands()
+          .ifPresent(
+              hands ->
+                  able.computeIfAbsent(
+                      hands, one -> agenda.workers().stream().filter(w -> w.can(one)).toList()));
+    }
+    able.forEach(
+        (hands, people) -> {
+          if (people.size() > 1) {
+            CumulativeConstraint all = model.addCumulative(people.size());
+            List<Span> running = running(people);
+            List<Span> changes = new ArrayList<>(running);
+            people.forEach(one -> changes.addAll(one.there()));
+            taken(
+                all,
+                changes,
+                minute -> {
+                  int away = 0;
+                  for (Worker one : people) {
+                    away += at(one.there(), minute) == 0 ? 1 : 0;
+                  }
+                  return Math.min(people.size(), Math.max(away, at(running, minute)));
+                });
+            for (Task task : agenda.tasks()) {
+              boolean isOnlyTheirs =
+                  task.hands().isPresent()
+                      && !task.isRunning()
+                      && people.containsAll(able.get(task.hands().get()))
+                      && !able.get(task.hands().get()).isEmpty();
+              if (isOnlyTheirs) {
+                all.addDemand(interval(task), 1);
+              }
+            }
+          }
+        });
+  }
+
   private CumulativeConstraint crew(Kind kind, List<Worker> people) {
     CumulativeConstraint all = model.addCumulative(people.size());
-    Set<String> ids = people.stream().map(Worker::id).collect(Collectors.toSet());
-    Map<String, Integer> busy = new HashMap<>();
-    for (Task task : agenda.tasks()) {
-      if (task.isRunning() && task.hands().isPresent()) {
-        // one who does two things at once is one pair of hands, for as long as the longer takes
-        busyWith(task, ids).forEach(id -> busy.merge(id, task.minutes(), Math::max));
-      }
-    }
-    List<Span> running = busy.values().stream().map(minutes -> new Span(0, minutes)).toList();
+    List<Span> running = running(people);
     List<Span> changes = new ArrayList<>(kind.there());
     changes.addAll(running);
     taken(
@@ -211,6 +251,19 @@ final class DayModel {
                 ? people.size()
                 : Math.min(people.size(), at(running, minute)));
     return all;
+  }
+
+  /** How long people are busy with what they have begun. */
+  private List<Span> running(List<Worker> people) {
+    Set<String> ids = people.stream().map(Worker::id).collect(Collectors.toSet());
+    Map<String, Integer> busy = new HashMap<>();
+    for (Task task : agenda.tasks()) {
+      if (task.isRunning() && task.hands().isPresent()) {
+        // one who does two things at once is one pair of hands, for as long as the longer takes
+        busyWith(task, ids).forEach(id -> busy.merge(id, task.minutes(), Math::max));
+      }
+    }
+    return busy.values().stream().map(minutes -> new Span(0, minutes)).toList();
   }
 
   private static Set<String> busyWith(Task task, Set<String> ids) {

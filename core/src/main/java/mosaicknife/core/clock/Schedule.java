@@ -13,16 +13,26 @@ import mosaicknife.core.check.Check;
  * @param idle the minutes of waiting beyond what must be: between tasks, and before a service
  * @param handOvers how often a batch goes from one person to another
  * @param given what could not be kept to, so that there is a schedule at all
- * @param proved whether nothing better exists
+ * @param spare how many minutes of waiting a better schedule could save at the most; 0 if this one
+ *     is proved to be the best
  */
 public record Schedule(
-    List<Placed> placed, int late, int idle, int handOvers, Set<Given> given, boolean proved) {
+    List<Placed> placed, int late, int idle, int handOvers, Set<Given> given, int spare) {
 
   /** Copies the tasks. */
   public Schedule {
     placed = List.copyOf(placed);
     given = Set.copyOf(given);
-    Check.that(late >= 0 && idle >= 0 && handOvers >= 0, "Expected figures from 0");
+    Check.that(late >= 0 && idle >= 0 && handOvers >= 0 && spare >= 0, "Expected figures from 0");
+  }
+
+  /**
+   * Says whether nothing better exists.
+   *
+   * @return whether no schedule is less late, or as late and waits less
+   */
+  public boolean isProved() {
+    return spare == 0;
   }
 
   /** What had to give. */

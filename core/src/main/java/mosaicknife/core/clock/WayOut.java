@@ -2,11 +2,13 @@ package mosaicknife.core.clock;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.core.clock.Schedule.Placed;
 
@@ -52,6 +54,10 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
     }
   }
 
+  /** A day that is otherwise the same, and where in it the difference is. */
+  private record Try(
+      Kind kind, String what, Agenda agenda, Function<Schedule, Optional<Span>> when) {}
+
   /**
    * Looks what would help a day that is late.
    *
@@ -59,27 +65,51 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
    * @param now its schedule
    * @param others other ways to do batches
    * @param seconds how long the solver may look for each, positive
+   * @param most how many ways are wanted
    * @return what helps: the least late first, and of those the least trouble
    */
-  public static List<WayOut> of(Agenda agenda, Schedule now, List<Other> others, double seconds) {
-    List<WayOut> ways = new ArrayList<>();
-    used(agenda).forEach(resource -> ways.add(more(agenda, resource, seconds)));
+  public static List<WayOut> of(
+      Agenda agenda, Schedule now, List<Other> others, double seconds, int most) {
+    List<Try> tries = new ArrayList<>();
+    for (String resource : used(agenda)) {
+      tries.add(
+          new Try(
+              Kind.MORE, resource, agenda.more(resource), then -> above(agenda, resource, then)));
+    }
     for (Worker worker : agenda.workers()) {
-      ways.add(overtime(agenda, worker, OVERTIME, 0, seconds));
-      ways.add(overtime(agenda, worker, 0, OVERTIME, seconds));
+      tries.add(overtime(Kind.EARLIER, agenda, worker, OVERTIME, 0));
+      tries.add(overtime(Kind.LONGER, agenda, worker, 0, OVERTIME));
     }
     for (Other other : others) {
-      int late = Backward.of(agenda.instead(other.group(), other.tasks()), seconds).late();
-      ways.add(new WayOut(Kind.INSTEAD, other.name(), Optional.empty(), late));
+      tries.add(
+          new Try(
+              Kind.INSTEAD,
+              other.name(),
+              agenda.instead(other.group(), other.tasks()),
+              then -> Optional.empty()));
     }
     for (String group : droppable(agenda)) {
-      int late = Backward.of(agenda.without(group), seconds).late();
-      ways.add(new WayOut(Kind.DROP, group, Optional.empty(), late));
+      tries.add(new Try(Kind.DROP, group, agenda.without(group), then -> Optional.empty()));
     }
-    return ways.stream()
-        .filter(way -> way.late() < now.late())
-        .sorted(Comparator.comparingInt(WayOut::late).thenComparing(WayOut::kind))
+    Map<Try, Integer> late = new LinkedHashMap<>();
+    tries.forEach(
+        one -> Backward.late(one.agenda(), seconds).ifPresent(minutes -> late.put(one, minutes)));
+    return late.entrySet().stream()
+        .filter(one -> one.getValue() < now.late())
+        .sorted(
+            Map.Entry.<Try, Integer>comparingByValue().thenComparing(one -> one.getKey().kind()))
+        .limit(most)
+        .map(one -> way(one.getKey(), one.getValue(), seconds))
         .toList();
+  }
+
+  private static WayOut way(Try one, int late, double seconds) {
+    boolean isPlaced = one.kind() != Kind.INSTEAD && one.kind() != Kind.DROP;
+    return new WayOut(
+        one.kind(),
+        one.what(),
+        isPlaced ? one.when().apply(Backward.of(one.agenda(), seconds)) : Optional.empty(),
+        late);
   }
 
   /** Equipment of which one task would have to wait for another. */
@@ -93,12 +123,12 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
         .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 
-  private static WayOut more(Agenda agenda, String resource, double seconds) {
-    Schedule then = Backward.of(agenda.more(resource), seconds);
+  /** From when to when more of it is in use than there is. */
+  private static Optional<Span> above(Agenda agenda, String resource, Schedule then) {
     List<Placed> users =
         then.placed().stream().filter(one -> one.task().needs().contains(resource)).toList();
     int room = agenda.capacity().get(resource);
-    List<Placed> above =
+    return hull(
         users.stream()
             .filter(
                 one ->
@@ -106,9 +136,8 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
                             .filter(o -> o.start() <= one.start() && one.start() < o.end())
                             .count()
                         > room)
-            .toList();
-    return new WayOut(
-        Kind.MORE, resource, hull(above.stream().map(WayOut::span).toList()), then.late());
+            .map(WayOut::span)
+            .toList());
   }
 
   private static Span span(Placed one) {
@@ -124,30 +153,31 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
                 spans.stream().mapToInt(Span::to).max().orElseThrow()));
   }
 
-  private static WayOut overtime(
-      Agenda agenda, Worker worker, int earlier, int longer, double seconds) {
+  private static Try overtime(Kind kind, Agenda agenda, Worker worker, int earlier, int longer) {
     List<Span> there =
         worker.there().stream()
             .map(span -> new Span(span.from() - earlier, span.to() + longer))
             .toList();
     Worker more = new Worker(worker.id(), worker.name(), worker.places(), worker.skills(), there);
-    Schedule then =
-        Backward.of(
-            agenda.with(
-                agenda.workers().stream().map(one -> one.equals(worker) ? more : one).toList()),
-            seconds);
+    return new Try(
+        kind,
+        worker.id(),
+        agenda.with(agenda.workers().stream().map(one -> one.equals(worker) ? more : one).toList()),
+        then -> over(worker, then));
+  }
+
+  /** When somebody works outside of their hours; of several nights the first. */
+  private static Optional<Span> over(Worker worker, Schedule then) {
     List<Span> over =
         then.placed().stream()
             .filter(one -> one.worker().equals(Optional.of(worker.id())))
             .filter(one -> !one.task().isRunning() && !worker.isThere(one.start(), one.end()))
             .map(one -> beyond(worker, one))
             .toList();
-    // nights apart are asked for one at a time
-    Optional<Span> first = over.stream().min(Comparator.comparingInt(Span::from));
-    Optional<Span> when =
-        first.flatMap(
-            start -> hull(over.stream().filter(o -> o.from() - start.from() <= OVERTIME).toList()));
-    return new WayOut(earlier > 0 ? Kind.EARLIER : Kind.LONGER, worker.id(), when, then.late());
+    return over.stream()
+        .min(Comparator.comparingInt(Span::from))
+        .flatMap(
+            first -> hull(over.stream().filter(o -> o.from() - first.from() <= OVERTIME).toList()));
   }
 
   /** What of a task lies outside of somebody's hours. */

@@ -181,7 +181,8 @@ public class CrewTest {
             List.of(
                 new WayOut.Other(
                     "long", "quick", List.of(Task.of("q", "q", 10).by(here).dueAt(60)))),
-            5);
+            5,
+            9);
     assertEquals(
         ways.stream().map(way -> way.kind() + " " + way.what() + " " + way.late()).toList(),
         List.of(
