@@ -1,9 +1,7 @@
 package mosaicknife.app.clock;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -147,11 +145,7 @@ class DoingController {
   }
 
   private Instant moment(String typed, String field) {
-    try {
-      return LocalDateTime.parse(typed.strip()).atZone(houses.house().formats().zone()).toInstant();
-    } catch (DateTimeException e) {
-      throw Refusal.ofField(field, "shared.problem.time", Typed.shortened(typed));
-    }
+    return Typed.moment(typed, houses.house().formats().zone(), field);
   }
 
   /** Puts a task where it was dragged to, in seconds, and answers with the day as it is then. */

@@ -7,14 +7,12 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
-import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.RecipeText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.core.anatomy.Catalogue;
@@ -23,14 +21,12 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Caution;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.FishUse.Measure;
 import mosaicknife.core.use.FishUse.Need;
 import mosaicknife.core.use.FishUse.Unit;
-import mosaicknife.core.use.RecipeLine;
 
 /**
  * A use as typed.
@@ -83,8 +79,6 @@ record BookForm(
 
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final BigDecimal MOST = BigDecimal.valueOf(100_000);
-  private static final int LONGEST = 60;
-  private static final int MOST_LINES = 20;
 
   /** Puts an empty list where nothing was ticked. */
   BookForm {
@@ -114,22 +108,8 @@ record BookForm(
                 : "" + ((Measure.Pieces) measure).count(),
         use.unit().name(),
         "" + use.perPlate(),
-        use.lines().stream()
-            .map(
-                line ->
-                    "%s, %s %%, %s, %s"
-                        .formatted(
-                            line.name(),
-                            percent(line.share()),
-                            line.perKilogram().toPlainString(),
-                            line.allergens().isEmpty()
-                                ? "none"
-                                : line.allergens().stream()
-                                    .sorted()
-                                    .map(one -> one.name().toLowerCase(Locale.ROOT))
-                                    .collect(Collectors.joining(" + "))))
-            .collect(Collectors.joining("\n")),
-        percent(use.loss()),
+        use.lines().stream().map(RecipeText::write).collect(Collectors.joining("\n")),
+        RecipeText.percent(use.loss()),
         "" + use.work().start(),
         use.work().each().toPlainString(),
         use.work().equipment().name(),
@@ -138,20 +118,12 @@ record BookForm(
         use.raw() ? "yes" : "",
         "" + use.keeps(),
         use.cautions().stream().map(Enum::name).toList(),
-        use.fat().map(BookForm::percent).orElse(""));
-  }
-
-  private static String percent(Fraction share) {
-    return share
-        .toDecimal(5, java.math.RoundingMode.HALF_EVEN)
-        .movePointRight(2)
-        .stripTrailingZeros()
-        .toPlainString();
+        use.fat().map(RecipeText::percent).orElse(""));
   }
 
   /** The use as understood. */
   FishUse understood(String code, Catalogue catalogue, Formats formats) {
-    String called = name(name, "name");
+    String called = RecipeText.name(name, "name");
     Fraction lost = share(loss, "loss", BigDecimal.ZERO, BigDecimal.valueOf(95));
     Optional<Fraction> wanted =
         fat.isBlank()
@@ -173,7 +145,7 @@ record BookForm(
         Typed.choice(Unit.values(), unit)
             .orElseThrow(() -> Refusal.ofField("unit", "shared.problem.not-chosen")),
         Typed.count(perPlate, 1, 1000, "perPlate"),
-        recipe(),
+        RecipeText.lines(lines, "lines", line -> RecipeText.line(line, "lines")),
         lost,
         new FishUse.Work(
             Typed.count(start, 0, 1440, "start"),
@@ -186,15 +158,6 @@ record BookForm(
         Typed.count(keeps, 0, 365, "keeps"),
         set(Caution.values(), cautions, Caution.class),
         wanted);
-  }
-
-  /** Names are written in lines with such signs between them. */
-  private static String name(String typed, String field) {
-    String text = PlainText.needed(typed, LONGEST, field, FieldName.NAME);
-    if (text.matches(".*[;,/].*")) {
-      throw Refusal.ofField(field, "homes.problem.signs", text);
-    }
-    return text;
   }
 
   private Set<String> kinds(Catalogue catalogue) {
@@ -234,48 +197,6 @@ record BookForm(
     }
     // whole grams, as the book is written
     return Mass.ofGrams(Math.round(mass.inGrams().doubleValue()));
-  }
-
-  private List<RecipeLine> recipe() {
-    List<RecipeLine> all = new ArrayList<>();
-    for (String typed : lines.split("\\n")) {
-      if (!typed.isBlank()) {
-        all.add(line(typed.strip()));
-      }
-    }
-    if (all.size() > MOST_LINES) {
-      throw Refusal.ofField("lines", "homes.problem.too-many-lines", MOST_LINES);
-    }
-    return all;
-  }
-
-  private static RecipeLine line(String typed) {
-    String[] fields = typed.split(",", -1);
-    if (fields.length != 4 || fields[3].isBlank()) {
-      throw Refusal.ofField("lines", "homes.problem.line", Typed.shortened(typed));
-    }
-    Fraction share = share(fields[1], "lines", new BigDecimal("0.01"), BigDecimal.valueOf(300));
-    return new RecipeLine(
-        name(fields[0], "lines"),
-        share,
-        Typed.decimal(fields[2], 2, BigDecimal.ZERO, MOST, "lines"),
-        allergens(fields[3]));
-  }
-
-  private static Set<Allergen> allergens(String typed) {
-    if (typed.strip().equalsIgnoreCase("none")) {
-      return Set.of();
-    }
-    return Arrays.stream(typed.split("\\+"))
-        .map(String::strip)
-        .map(
-            text ->
-                Typed.choice(Allergen.values(), text.toUpperCase(Locale.ROOT))
-                    .orElseThrow(
-                        () ->
-                            Refusal.ofField(
-                                "lines", "homes.problem.no-such-allergen", Typed.shortened(text))))
-        .collect(Collectors.toSet());
   }
 
   private static Fraction share(String typed, String field, BigDecimal from, BigDecimal to) {

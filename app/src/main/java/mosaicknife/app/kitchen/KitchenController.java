@@ -30,7 +30,6 @@ import mosaicknife.core.lot.Lot;
 import mosaicknife.core.pot.Thickener;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Limit;
 import org.springframework.stereotype.Controller;
@@ -55,6 +54,7 @@ class KitchenController {
   private final ColdChainKeeper limits;
   private final HouseSettings houses;
   private final FormReply reply;
+  private final Said said;
   private final Words words;
   private final Clock clock;
 
@@ -64,6 +64,7 @@ class KitchenController {
       ColdChainKeeper limits,
       HouseSettings houses,
       FormReply reply,
+      Said said,
       Words words,
       Clock clock) {
     this.soaks = soaks;
@@ -71,6 +72,7 @@ class KitchenController {
     this.limits = limits;
     this.houses = houses;
     this.reply = reply;
+    this.said = said;
     this.words = words;
     this.clock = clock;
   }
@@ -128,7 +130,7 @@ class KitchenController {
   String kitchen(Model model) {
     Instant now = clock.instant();
     model.addAttribute("soaks", soaks.open().stream().map(one -> row(one, now)).toList());
-    model.addAttribute("marinades", Marinade.shipped().values());
+    model.addAttribute("marinades", soaks.marinades().values());
     model.addAttribute("lots", lots.open(MOST_LOTS));
     model.addAttribute("vessels", Marinade.Vessel.values());
     model.addAttribute("thickeners", Thickener.values());
@@ -147,7 +149,7 @@ class KitchenController {
     Lot lot = lots.get(Typed.id(typed.getOrDefault("lot", ""), "lot"));
     String thick = typed.getOrDefault("thickness", "").strip();
     return new Soaks.Put(
-        Soaks.marinade(typed.getOrDefault("marinade", "")).code(),
+        soaks.marinade(typed.getOrDefault("marinade", "")).code(),
         lot.id(),
         PlainText.needed(typed.getOrDefault("what", ""), LONGEST_WHAT, "what", FieldName.NAME),
         thick.isEmpty()
@@ -170,18 +172,18 @@ class KitchenController {
   /** How much of what, and for how long, while it is typed. */
   @GetMapping("/kitchen/marinade")
   String marinade(@RequestParam Map<String, String> typed, Model model) {
-    return worked(
+    return said.worked(
         model,
         "marinade",
         () -> {
           Soaks.Put put = put(typed);
-          Marinade marinade = Soaks.marinade(put.marinade());
+          Marinade marinade = soaks.marinade(put.marinade());
           Marinade.Window window =
               marinade.window(
                   put.millimetres().doubleValue(),
                   lots.get(put.lot()).species().eating().texture());
-          List<String> said = new ArrayList<>();
-          said.add(
+          List<String> lines = new ArrayList<>();
+          lines.add(
               formats()
                   .list(
                       marinade.amounts(put.mass(), put.vessel()).entrySet().stream()
@@ -190,7 +192,7 @@ class KitchenController {
                                   words.say(
                                       "kitchen.said.part", one.getKey().name(), one.getValue()))
                           .toList()));
-          said.add(
+          lines.add(
               words.say(
                   put.measured() ? "kitchen.said.window" : "kitchen.said.window-about",
                   put.millimetres().stripTrailingZeros().toPlainString(),
@@ -198,34 +200,17 @@ class KitchenController {
                   hours(window.best()),
                   hours(window.spoiled())));
           if (window.isTooThick()) {
-            said.add(words.say("kitchen.said.too-thick"));
+            lines.add(words.say("kitchen.said.too-thick"));
           }
           if (marinade.raw()) {
-            said.add(words.say("kitchen.said.raw"));
+            lines.add(words.say("kitchen.said.raw"));
           }
-          return said;
+          return lines;
         });
   }
 
   private String hours(int minutes) {
     return words.say("kitchen.said.hours", minutes / 60, minutes % 60);
-  }
-
-  /** What a fragment works out of what is typed. */
-  private interface Work {
-    List<String> said();
-  }
-
-  private String worked(Model model, String what, Work work) {
-    try {
-      model.addAttribute("said", work.said());
-      model.addAttribute("problem", "");
-    } catch (Refusal | QuantityFormatException refusal) {
-      model.addAttribute("said", List.of());
-      model.addAttribute("problem", words.say(refusal));
-    }
-    model.addAttribute("what", what);
-    return "kitchen/said :: said";
   }
 
   @PostMapping("/kitchen/soaks")
@@ -259,7 +244,7 @@ class KitchenController {
   /** When a piece is done, from what a probe showed. */
   @GetMapping("/kitchen/done")
   String done(@RequestParam Map<String, String> typed, Model model) {
-    return worked(
+    return said.worked(
         model,
         "done",
         () -> {
@@ -273,14 +258,14 @@ class KitchenController {
                   .doubleValue();
           double medium = degrees(typed.getOrDefault("medium", ""));
           List<Reading> readings = readings(typed);
-          List<String> said = new ArrayList<>();
+          List<String> lines = new ArrayList<>();
           for (Limit limit : List.of(Limit.CORE_HOUSE, Limit.CORE_CODE)) {
-            said.add(said(limit, readings, thick, medium));
+            lines.add(said(limit, readings, thick, medium));
           }
           Doneness.tooFast(readings, thick, medium)
               .ifPresent(
-                  least -> said.add(words.say("kitchen.said.cannot-be", "%.0f".formatted(least))));
-          return said;
+                  least -> lines.add(words.say("kitchen.said.cannot-be", "%.0f".formatted(least))));
+          return lines;
         });
   }
 
@@ -337,7 +322,7 @@ class KitchenController {
   /** How much dough binds so many litres. */
   @GetMapping("/kitchen/dough")
   String dough(@RequestParam Map<String, String> typed, Model model) {
-    return worked(
+    return said.worked(
         model,
         "dough",
         () -> {

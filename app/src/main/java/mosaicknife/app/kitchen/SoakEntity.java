@@ -45,9 +45,9 @@ class SoakEntity {
 
   protected SoakEntity() {}
 
-  SoakEntity(UUID clientId, Soaks.Put put, long by, Instant at) {
+  SoakEntity(UUID clientId, Soaks.Put put, String marinade, long by, Instant at) {
     this.clientId = clientId;
-    this.marinade = put.marinade();
+    this.marinade = marinade;
     this.lotId = put.lot();
     this.what = put.what();
     this.millimetres = put.millimetres();

@@ -13,6 +13,8 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseBook.Book;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Species;
@@ -34,6 +36,7 @@ public class Soaks {
   private final SoakRepository soaks;
   private final SoakEndRepository ends;
   private final LotRegister lots;
+  private final HouseBook house;
   private final CurrentPerson current;
   private final Clock clock;
 
@@ -41,11 +44,13 @@ public class Soaks {
       SoakRepository soaks,
       SoakEndRepository ends,
       LotRegister lots,
+      HouseBook house,
       CurrentPerson current,
       Clock clock) {
     this.soaks = soaks;
     this.ends = ends;
     this.lots = lots;
+    this.house = house;
     this.current = current;
     this.clock = clock;
   }
@@ -125,13 +130,12 @@ public class Soaks {
     Map<Long, Lot> of =
         lots.all(found.stream().map(SoakEntity::lotId).distinct().toList()).stream()
             .collect(Collectors.toMap(Lot::id, Function.identity()));
-    Map<String, Marinade> all = Marinade.shipped();
     return found.stream()
         .map(
             one ->
                 new Soak(
                     one.id(),
-                    all.get(one.marinade()),
+                    lying(one.marinade()),
                     of.get(one.lotId()),
                     one.what(),
                     one.millimetres(),
@@ -140,6 +144,11 @@ public class Soaks {
                     Marinade.Vessel.valueOf(one.vessel()),
                     one.begunAt()))
         .toList();
+  }
+
+  /** What it lies in, as it was when it went in; those of the first days have only its code. */
+  private static Marinade lying(String kept) {
+    return kept.contains(";") ? Marinade.read(kept) : Marinade.shipped().get(kept);
   }
 
   /**
@@ -179,11 +188,22 @@ public class Soaks {
    */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
   public void put(UUID clientId, Put put) {
-    marinade(put.marinade());
+    Marinade marinade = marinade(put.marinade());
     lots.get(put.lot());
     if (!soaks.existsByClientId(clientId)) {
-      soaks.saveAndFlush(new SoakEntity(clientId, put, current.get().id(), clock.instant()));
+      soaks.saveAndFlush(
+          new SoakEntity(clientId, put, marinade.write(), current.get().id(), clock.instant()));
     }
+  }
+
+  /**
+   * Returns the marinades of the house.
+   *
+   * @return those in use, by code
+   */
+  @Transactional(readOnly = true)
+  public Map<String, Marinade> marinades() {
+    return house.inUse(Book.MARINADE, Marinade.shipped(), Marinade::read);
   }
 
   /**
@@ -193,8 +213,9 @@ public class Soaks {
    * @return the marinade
    * @throws Refusal if there is none of that code
    */
-  public static Marinade marinade(String code) {
-    return Optional.ofNullable(Marinade.shipped().get(code))
+  @Transactional(readOnly = true)
+  public Marinade marinade(String code) {
+    return Optional.ofNullable(marinades().get(code))
         .orElseThrow(() -> Refusal.ofField("marinade", "shared.problem.not-chosen"));
   }
 

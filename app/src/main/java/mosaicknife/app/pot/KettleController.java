@@ -3,28 +3,35 @@ package mosaicknife.app.pot;
 import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Form;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The kettles of the house. */
+/** The kettles of the house, and what things cost there. */
 @Controller
 class KettleController {
 
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(500);
+  private static final BigDecimal LEAST_PRICE = new BigDecimal("0.01");
+  private static final BigDecimal MOST_PRICE = BigDecimal.valueOf(1000);
+  private static final BigDecimal MOST_ENERGY = BigDecimal.valueOf(100);
 
   private final PotKeeper keeper;
+  private final PotPrices prices;
   private final FormReply reply;
   private final Words words;
 
-  KettleController(PotKeeper keeper, FormReply reply, Words words) {
+  KettleController(PotKeeper keeper, PotPrices prices, FormReply reply, Words words) {
     this.keeper = keeper;
+    this.prices = prices;
     this.reply = reply;
     this.words = words;
   }
@@ -54,6 +61,26 @@ class KettleController {
         () -> {
           keeper.retire(id);
           return words.say("pot.said.kettle-retired");
+        });
+  }
+
+  @PreAuthorize("hasAuthority('SEE_COSTS')")
+  @PostMapping("/pot/prices")
+  String prices(@RequestParam Map<String, String> typed, RedirectAttributes later) {
+    return reply.after(
+        new Form("/pot#prices", "typedPrices", new HashMap<>(typed)),
+        later,
+        () -> {
+          String bought = typed.getOrDefault("bought", "").strip();
+          prices.keep(
+              Typed.decimal(
+                  typed.getOrDefault("bones", ""), 2, BigDecimal.ZERO, MOST_PRICE, "bones"),
+              Typed.decimal(
+                  typed.getOrDefault("kilowatt", ""), 3, BigDecimal.ZERO, MOST_ENERGY, "kilowatt"),
+              bought.isEmpty()
+                  ? Optional.empty()
+                  : Optional.of(Typed.decimal(bought, 2, LEAST_PRICE, MOST_PRICE, "bought")));
+          return words.say("pot.said.prices-saved");
         });
   }
 }

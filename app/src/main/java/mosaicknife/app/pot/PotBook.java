@@ -11,6 +11,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mosaicknife.app.homes.MakingBook;
 import mosaicknife.app.homes.ToMake;
+import mosaicknife.app.house.HouseBook;
+import mosaicknife.app.house.HouseBook.Book;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.pot.Kettle;
@@ -36,6 +38,7 @@ public class PotBook {
   private final PotStandRepository stands;
   private final PotResultRepository results;
   private final MakingBook makings;
+  private final HouseBook house;
 
   PotBook(
       KettleRepository kettles,
@@ -44,7 +47,8 @@ public class PotBook {
       PotReadingRepository readings,
       PotStandRepository stands,
       PotResultRepository results,
-      MakingBook makings) {
+      MakingBook makings,
+      HouseBook house) {
     this.kettles = kettles;
     this.batches = batches;
     this.marks = marks;
@@ -52,6 +56,7 @@ public class PotBook {
     this.stands = stands;
     this.results = results;
     this.makings = makings;
+    this.house = house;
   }
 
   /**
@@ -102,7 +107,7 @@ public class PotBook {
    * @return the methods by code
    */
   public Map<String, StockMethod> methods() {
-    return StockMethod.shipped();
+    return house.inUse(Book.METHOD, StockMethod.shipped(), StockMethod::read);
   }
 
   /**

@@ -1,9 +1,7 @@
 package mosaicknife.app.pot;
 
 import java.time.Clock;
-import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZonedDateTime;
 import java.util.Arrays;
@@ -17,6 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.account.Permission;
 import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper;
@@ -59,6 +58,7 @@ class PotController {
   private final PotKeeper keeper;
   private final ColdChainKeeper limits;
   private final LarderKeeper larder;
+  private final PotPrices prices;
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final HouseSettings houses;
@@ -72,6 +72,7 @@ class PotController {
       PotKeeper keeper,
       ColdChainKeeper limits,
       LarderKeeper larder,
+      PotPrices prices,
       PeopleRegister people,
       CurrentPerson current,
       HouseSettings houses,
@@ -83,6 +84,7 @@ class PotController {
     this.keeper = keeper;
     this.limits = limits;
     this.larder = larder;
+    this.prices = prices;
     this.people = people;
     this.current = current;
     this.houses = houses;
@@ -120,6 +122,7 @@ class PotController {
     model.addAttribute("kettles", book.kettles());
     model.addAttribute("venues", houses.venues());
     model.addAttribute("venueNames", houses.venueNames());
+    model.addAttribute("prices", prices.typed());
     model.addAttribute("newId", UUID.randomUUID());
     return "pot/pot";
   }
@@ -136,6 +139,11 @@ class PotController {
           worked.plan().isPresent()
               ? PotView.worked(worked, wish.wanted(), clock.instant(), formats())
               : null);
+      if (current.may(Permission.SEE_COSTS)) {
+        model.addAttribute("cost", worked.plan().map(prices::said).orElse(List.of()));
+        model.addAttribute(
+            "compared", prices.compared(wish.litres(), book.kettle(wish.kettle()).kettle()));
+      }
       model.addAttribute("problem", "");
     } catch (Refusal refusal) {
       model.addAttribute("worked", null);
@@ -167,11 +175,7 @@ class PotController {
     if (typed.isBlank()) {
       return Optional.empty();
     }
-    try {
-      return Optional.of(LocalDateTime.parse(typed.strip()).atZone(formats().zone()).toInstant());
-    } catch (DateTimeException e) {
-      throw Refusal.ofField(field, "shared.problem.time", Typed.shortened(typed));
-    }
+    return Optional.of(Typed.moment(typed, formats().zone(), field));
   }
 
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")

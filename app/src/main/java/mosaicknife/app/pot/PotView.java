@@ -183,7 +183,7 @@ final class PotView {
       PotKeeper.Worked worked, Optional<Instant> wanted, Instant now, Formats formats) {
     PotPlan plan = worked.plan().orElseThrow();
     boolean lid = plan.answers().contains(PotStep.Answer.LID);
-    int all = plan.method().steps(plan.answers()).stream().mapToInt(plan::minutes).sum();
+    int all = plan.allMinutes();
     return new Worked(
         litres(plan.litres()),
         formats.say("pot.said.between", litres(plan.least()), litres(plan.most())),

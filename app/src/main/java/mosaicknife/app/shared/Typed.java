@@ -2,8 +2,11 @@ package mosaicknife.app.shared;
 
 import java.math.BigDecimal;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.Currency;
@@ -128,6 +131,23 @@ public final class Typed {
   public static LocalTime time(String typed, String field) {
     try {
       return LocalTime.parse(text(typed)).truncatedTo(ChronoUnit.MINUTES);
+    } catch (DateTimeException e) {
+      throw Refusal.ofField(field, "shared.problem.time", shortened(text(typed)));
+    }
+  }
+
+  /**
+   * Reads a moment by the clock on the wall.
+   *
+   * @param typed the moment as a browser sends it, such as {@code 2026-11-28T18:30}
+   * @param zone where the house is
+   * @param field the name of the field
+   * @return the moment
+   * @throws Refusal if it is none
+   */
+  public static Instant moment(String typed, ZoneId zone, String field) {
+    try {
+      return LocalDateTime.parse(text(typed)).atZone(zone).toInstant();
     } catch (DateTimeException e) {
       throw Refusal.ofField(field, "shared.problem.time", shortened(text(typed)));
     }

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.Eating.Texture;
 import mosaicknife.core.anatomy.ReferenceFile;
 import mosaicknife.core.anatomy.ReferenceFile.Line;
@@ -221,8 +222,49 @@ public record Marinade(
    * @throws mosaicknife.core.anatomy.ReferenceDataException if a line is not understood
    */
   public static Map<String, Marinade> shipped() {
+    return all(ReferenceFile.open(Marinade.class, FILE));
+  }
+
+  /**
+   * Reads one of the house, written as a line of the file.
+   *
+   * @param text the line
+   * @return the marinade
+   * @throws mosaicknife.core.anatomy.ReferenceDataException if it is not understood
+   */
+  public static Marinade read(String text) {
+    return all(ReferenceFile.of(FILE, text)).values().iterator().next();
+  }
+
+  /**
+   * Writes it as a line of the file.
+   *
+   * @return the line; no name in it has a semicolon, and none of a part a comma or slash
+   */
+  public String write() {
+    return String.join(
+        ";",
+        code,
+        name,
+        kind.name(),
+        acid.name(),
+        parts.stream()
+            .map(
+                part ->
+                    String.join(
+                        "/",
+                        part.name(),
+                        part.parts().toPlainString(),
+                        Allergen.write(part.allergens())))
+            .collect(Collectors.joining(",")),
+        "" + bag,
+        "" + tray,
+        raw ? "RAW" : "");
+  }
+
+  private static Map<String, Marinade> all(ReferenceFile file) {
     Map<String, Marinade> all = new LinkedHashMap<>();
-    for (Line line : ReferenceFile.open(Marinade.class, FILE).lines()) {
+    for (Line line : file.lines()) {
       Marinade one =
           new Marinade(
               line.field(0),

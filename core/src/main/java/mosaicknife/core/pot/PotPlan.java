@@ -51,6 +51,8 @@ public record PotPlan(
   private static final double WITH_LID = 0.75;
   private static final double WITHOUT_LID = 0.5;
   private static final double UNSURE = 0.5;
+  private static final double SIMMER_WITH_LID = 0.15;
+  private static final double SIMMER_WITHOUT = 0.25;
   private static final double SLACK = 1e-9;
 
   /** Copies the answers. */
@@ -172,5 +174,41 @@ public record PotPlan(
     return step.work() == Work.HEAT
         ? Math.min(step.longest(), Math.max(step.shortest(), heatMinutes))
         : step.usual();
+  }
+
+  /**
+   * Returns what the hob takes: full heat until it boils, and a share of that while it simmers.
+   *
+   * @return kilowatt hours for all kettles, an estimate
+   */
+  public double kilowattHours() {
+    int fire =
+        method.steps(answers).stream()
+            .filter(step -> step.work() == Work.FIRE)
+            .mapToInt(PotStep::usual)
+            .sum();
+    double share = answers.contains(Answer.LID) ? SIMMER_WITH_LID : SIMMER_WITHOUT;
+    return kettles * kettle.watts() / 1000.0 * (heatMinutes + fire * share) / 60;
+  }
+
+  /**
+   * Returns the minutes somebody stands by it.
+   *
+   * @return the usual minutes of the steps that take hands
+   */
+  public int handMinutes() {
+    return method.steps(answers).stream()
+        .filter(step -> step.work() == Work.HANDS)
+        .mapToInt(PotStep::usual)
+        .sum();
+  }
+
+  /**
+   * Returns how long it all takes, if nothing waits.
+   *
+   * @return the minutes of all steps
+   */
+  public int allMinutes() {
+    return method.steps(answers).stream().mapToInt(this::minutes).sum();
   }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
 
@@ -44,6 +45,39 @@ public record FreezingRule(
         !expires.isBefore(dated),
         "Expected a rule to expire after it was read, found %s before %s"
             .formatted(expires, dated));
+  }
+
+  /** What a record lacks; what is nearest to being met comes first. */
+  public enum Lack {
+    /** It was not cold for long enough: the hours that are missing, the temperature. */
+    HOURS,
+    /** It was not cold enough: the temperature that is needed. */
+    COLDER,
+    /** The piece is too thick, or nobody measured it: up to how thick. */
+    THINNER
+  }
+
+  /**
+   * Says what a record lacks to meet this pair.
+   *
+   * @param record what was measured
+   * @return what is missing; empty if nothing is
+   */
+  public Optional<Finding> lack(FreezingRecord record) {
+    if (metAt(record).isPresent()) {
+      return Optional.empty();
+    }
+    if (thickest.isPresent()
+        && record.thickness().filter(t -> t.compareTo(thickest.get()) <= 0).isEmpty()) {
+      return Optional.of(Finding.of(Lack.THINNER, thickest.get()));
+    }
+    int held =
+        record
+            .curve()
+            .map(curve -> curve.heldHours(atMost))
+            .orElse(record.core().compareTo(atMost) <= 0 ? record.hours() : 0);
+    return Optional.of(
+        held > 0 ? Finding.of(Lack.HOURS, hours - held, atMost) : Finding.of(Lack.COLDER, atMost));
   }
 
   /**

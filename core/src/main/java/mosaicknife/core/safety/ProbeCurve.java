@@ -201,6 +201,24 @@ public record ProbeCurve(List<Reading> readings) {
   }
 
   /**
+   * Returns how long it has been so cold up to its last reading.
+   *
+   * @param atMost the temperature, or colder
+   * @return whole hours; 0 if the last reading was warmer
+   */
+  public int heldHours(Temperature atMost) {
+    Instant since = null;
+    Instant last = null;
+    for (Reading reading : readings) {
+      boolean gap = last != null && Duration.between(last, reading.at()).compareTo(GAP) > 0;
+      last = reading.at();
+      boolean cold = reading.core().compareTo(atMost) <= 0;
+      since = cold ? (since == null || gap ? reading.at() : since) : null;
+    }
+    return since == null ? 0 : (int) Duration.between(since, last).toHours();
+  }
+
+  /**
    * Returns the coldest it read.
    *
    * @return the temperature

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mosaicknife.core.finding.Finding;
 
 /**
  * What may open the raw gate of a lot: its records and exemptions, and the pairs of the house.
@@ -36,5 +37,27 @@ public record RawPapers(
         .filter(record -> record.part().isEmpty() || record.part().equals(part))
         .flatMap(record -> rules.stream().flatMap(rule -> rule.metAt(record).stream()))
         .min(Comparator.naturalOrder());
+  }
+
+  /**
+   * Says what a record lacks to open the gate.
+   *
+   * @param record the record
+   * @return what is missing for the pair that is nearest, of hours the fewest; empty if it meets
+   *     one, or the house has none
+   */
+  public Optional<Finding> lack(FreezingRecord record) {
+    if (rules.stream().anyMatch(rule -> rule.metAt(record).isPresent())) {
+      return Optional.empty();
+    }
+    return rules.stream()
+        .flatMap(rule -> rule.lack(record).stream())
+        .min(
+            Comparator.comparing((Finding lack) -> (FreezingRule.Lack) lack.what())
+                .thenComparing(
+                    lack ->
+                        lack.what() == FreezingRule.Lack.HOURS
+                            ? (Integer) lack.figures().get(0)
+                            : 0));
   }
 }
