@@ -122,7 +122,7 @@ class PotController {
     model.addAttribute("kettles", book.kettles());
     model.addAttribute("venues", houses.venues());
     model.addAttribute("venueNames", houses.venueNames());
-    model.addAttribute("prices", prices.typed());
+    model.addAttribute("prices", prices.fields());
     model.addAttribute("newId", UUID.randomUUID());
     return "pot/pot";
   }

@@ -56,6 +56,23 @@ class PotPrices {
     return prices.findFirstByOrderByIdDesc();
   }
 
+  /** The same as a form shows it; what the house did not type is a starting figure. */
+  record Fields(String bones, String kilowatt, String bought, boolean own) {}
+
+  @Transactional(readOnly = true)
+  public Fields fields() {
+    return typed()
+        .map(
+            one ->
+                new Fields(
+                    one.bones().toPlainString(),
+                    one.kilowatt().toPlainString(),
+                    one.bought() == null ? "" : one.bought().toPlainString(),
+                    true))
+        .orElseGet(
+            () -> new Fields(BONES.toPlainString(), KILOWATT_HOUR.toPlainString(), "", false));
+  }
+
   /** Writes down what things cost. */
   @PreAuthorize("hasAuthority('SEE_COSTS')")
   public void keep(BigDecimal bones, BigDecimal kilowatt, Optional<BigDecimal> bought) {

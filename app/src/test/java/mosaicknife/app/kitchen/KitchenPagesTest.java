@@ -4,11 +4,14 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.kitchen.Marinade;
+import mosaicknife.core.safety.Allergen;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.testng.annotations.Test;
 
@@ -126,5 +129,81 @@ public class KitchenPagesTest extends WithPages {
     assertTrue(
         page("tobiah", "/kitchen/dough?thickener=ROUX&litres=0&body=LIGHT&weight=1g")
             .contains("text-danger"));
+  }
+
+  @Test
+  public void aMarinadeOfTheHouseIsUsedAndWhatLiesInItStaysAsItWentIn() throws Exception {
+    String name = "Brine " + UUID.randomUUID().toString().substring(0, 6);
+    String[] form = {
+      "name",
+      name,
+      "kind",
+      "MARINADE",
+      "acid",
+      "SHARP",
+      "bag",
+      "200",
+      "tray",
+      "300",
+      "parts",
+      "water, 10, none\nsoy, 1.5, soy + wheat"
+    };
+    assertTrue(follow("ines", "/kitchen/marinades/new", form).contains("is saved"));
+    Marinade marinade = find(name);
+    assertEquals(marinade.parts().get(1).allergens(), Set.of(Allergen.SOY, Allergen.WHEAT));
+    long lot = hake();
+    follow(
+        "tobiah",
+        "/kitchen/soaks",
+        "id",
+        UUID.randomUUID().toString(),
+        "marinade",
+        marinade.code(),
+        "lot",
+        "" + lot,
+        "what",
+        name,
+        "thickness",
+        "20",
+        "weight",
+        "500 g",
+        "vessel",
+        "BAG");
+    int ready = soak(name).window().ready();
+    form[5] = "NONE";
+    follow("ines", "/kitchen/marinades/" + marinade.code(), form);
+    assertEquals(find(name).acid(), Marinade.Acid.NONE);
+    assertEquals(soak(name).window().ready(), ready, "it went into the sour one");
+    follow("ines", "/kitchen/marinades/" + marinade.code() + "/retire");
+    assertTrue(soaks.marinades().values().stream().noneMatch(m -> m.name().equals(name)));
+    assertEquals(soak(name).marinade().acid(), Marinade.Acid.SHARP);
+    assertEquals(send("tobiah", "/kitchen/marinades/new", form).getStatus(), 403);
+    for (String parts : List.of("", "water, 10", "water, 0, none", "water, 10, moonlight")) {
+      form[11] = parts;
+      String refused = follow("ines", "/kitchen/marinades/new", form);
+      assertTrue(refused.contains("alert-danger") && refused.contains(name), parts);
+    }
+  }
+
+  private Marinade find(String name) {
+    return soaks.marinades().values().stream()
+        .filter(one -> one.name().equals(name))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  public void aWholeFishServesAndAPlankGoesIntoTheWater() throws Exception {
+    String said = page("tobiah", "/kitchen/roast?lot=" + hake() + "&weight=170 g");
+    assertTrue(said.contains("people of 170 g cooked") && said.contains("backbone"), said);
+    assertTrue(
+        page("tobiah", "/kitchen/roast?lot=" + hake() + "&weight=0").contains("text-danger"));
+    String plank = page("tobiah", "/kitchen/plank?planks=6&hours=2.5&at=2090-05-01T18:00");
+    assertTrue(plank.contains("6 planks") && plank.contains(":30"), plank);
+    String late = page("tobiah", "/kitchen/plank?planks=1&hours=2&at=2020-05-01T18:00");
+    assertTrue(late.contains("minutes ago"), late);
+    for (String wrong : List.of("planks=0&hours=2", "planks=2&hours=99", "planks=2&hours=2")) {
+      assertTrue(page("tobiah", "/kitchen/plank?" + wrong).contains("text-danger"), wrong);
+    }
   }
 }

@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
 import org.testng.annotations.Test;
@@ -111,5 +112,33 @@ public class RawGateTest {
     assertThrows(IllegalArgumentException.class, () -> rule(-9, 24, ""));
     assertFalse(rule(-20, 24, "").isTrusted(DAY.plusYears(1).plusDays(1)));
     assertTrue(rule(-20, 24, "").isTrusted(DAY.plusYears(1)));
+  }
+
+  @Test
+  public void whatARecordLacksIsSaidForThePairThatIsNearest() {
+    RawPapers papers =
+        new RawPapers(List.of(), List.of(), List.of(rule(-20, 168, ""), rule(-35, 15, "")));
+    assertEquals(
+        papers.lack(record(Optional.empty(), -22, 100, "")),
+        Optional.of(Finding.of(FreezingRule.Lack.HOURS, 68, Temperature.ofCelsius(-20))));
+    assertEquals(
+        papers.lack(record(Optional.empty(), -36, 10, "")),
+        Optional.of(Finding.of(FreezingRule.Lack.HOURS, 5, Temperature.ofCelsius(-35))),
+        "five hours are nearer than 158");
+    assertEquals(
+        papers.lack(record(Optional.empty(), -15, 400, "")),
+        Optional.of(Finding.of(FreezingRule.Lack.COLDER, Temperature.ofCelsius(-20))));
+    assertEquals(papers.lack(record(Optional.empty(), -20, 168, "")), Optional.empty());
+    assertEquals(
+        RawPapers.NONE.lack(record(Optional.empty(), -20, 1, "")),
+        Optional.empty(),
+        "without a pair nobody knows");
+    RawPapers thin = new RawPapers(List.of(), List.of(), List.of(rule(-20, 24, "5 cm")));
+    assertEquals(
+        thin.lack(record(Optional.empty(), -20, 200, "7 cm")).map(Finding::what),
+        Optional.of(FreezingRule.Lack.THINNER));
+    assertEquals(
+        thin.lack(record(Optional.empty(), -20, 20, "4 cm")).map(Finding::what),
+        Optional.of(FreezingRule.Lack.HOURS));
   }
 }

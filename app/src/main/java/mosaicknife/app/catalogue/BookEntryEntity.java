@@ -1,4 +1,4 @@
-package mosaicknife.app.house;
+package mosaicknife.app.catalogue;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;

@@ -1,4 +1,4 @@
-package mosaicknife.app.house;
+package mosaicknife.app.catalogue;
 
 import java.time.Clock;
 import java.util.Collection;

@@ -1,4 +1,4 @@
-package mosaicknife.app.house;
+package mosaicknife.app.catalogue;
 
 import java.util.List;
 import org.springframework.data.jpa.repository.Query;
