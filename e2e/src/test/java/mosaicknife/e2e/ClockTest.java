@@ -25,6 +25,7 @@ public class ClockTest extends InBrowser {
   /** Writes down something that takes time, for so many hours from now. */
   private void add(Page page, String name, int minutes, String takes, int hours) {
     page.navigate(address("/clock"));
+    assertThat(page.locator(".lanes")).isVisible();
     page.click("#more summary");
     page.fill("#more input[name=name]", name);
     page.fill("#more input[name=minutes]", "" + minutes);
@@ -73,6 +74,7 @@ public class ClockTest extends InBrowser {
   public void eachHasTheirNextThingsOnTodayAndTwoDoNotBeginTheSame() {
     Page ines = signedIn("ines");
     ines.navigate(address("/clock"));
+    assertThat(ines.locator(".lanes")).isVisible();
     ines.click("#who summary");
     Locator form = ines.locator("#who form:has(select[name=person])");
     String maren =
