@@ -85,6 +85,7 @@ public class EveryPageTest extends WithPages {
     {"soak", "what"},
     {"clock_service", "name"},
     {"clock_task", "name"},
+    {"pot_scrap", "name"},
   };
 
   @Autowired private LarderBook larder;

@@ -15,7 +15,9 @@ import mosaicknife.core.heat.Surroundings;
 /**
  * A probe that is not there: a small server on a loopback socket with a pot behind it that cools as
  * one does. It answers {@code READ}, and takes, for the stand-in only, {@code HEAT <degrees>}, a
- * pot fresh off the heat, {@code DEPTH <centimetres>}, {@code STAND <where>} and {@code SILENT}.
+ * pot fresh off the heat, {@code DEPTH <centimetres>}, {@code STAND <where>}, {@code LID <on|off>},
+ * {@code PADDLE <on|off>}, {@code LEFT}, the probe forgotten in the fridge, {@code PASS <minutes>},
+ * which lets time pass, and {@code SILENT}.
  */
 final class ProbeStandIn implements AutoCloseable {
 
@@ -23,6 +25,8 @@ final class ProbeStandIn implements AutoCloseable {
   private static final double MINUTES_A_CENTIMETRE = 8;
   private static final double IN_ICE = 0.3;
   private static final double IN_BLAST = 0.35;
+  private static final double UNDER_A_LID = 1.35;
+  private static final double WITH_A_PADDLE = 0.55;
   private static final double DEEPEST = 200;
 
   private final Loopback server;
@@ -32,6 +36,9 @@ final class ProbeStandIn implements AutoCloseable {
   private double depth = 25;
   private double degrees = 85;
   private long since = System.nanoTime();
+  private boolean lid;
+  private boolean paddle;
+  private boolean left;
   private boolean silent;
 
   ProbeStandIn(int port) throws IOException {
@@ -58,16 +65,25 @@ final class ProbeStandIn implements AutoCloseable {
     } else if (words[0].equals("HEAT") && words.length > 1) {
       degrees = figure(words[1]);
       silent = false;
+      left = false;
     } else if (words[0].equals("DEPTH") && words.length > 1) {
       depth = Math.max(1, Math.min(DEEPEST, figure(words[1])));
     } else if (words[0].equals("STAND") && words.length > 1) {
       for (Surroundings one : Surroundings.values()) {
         where = one.name().equals(words[1]) && one != Surroundings.UNKNOWN ? one : where;
       }
+    } else if (words[0].equals("LID") && words.length > 1) {
+      lid = words[1].equals("on");
+    } else if (words[0].equals("PADDLE") && words.length > 1) {
+      paddle = words[1].equals("on");
+    } else if (words[0].equals("LEFT")) {
+      left = true;
+    } else if (words[0].equals("PASS") && words.length > 1) {
+      cool(figure(words[1]));
     } else if (!words[0].equals("READ")) {
       return "?";
     }
-    double shown = degrees + NOISE * random.nextGaussian();
+    double shown = (left ? Surroundings.FRIDGE.degrees() : degrees) + NOISE * random.nextGaussian();
     return silent ? "-" : String.format(Locale.ROOT, "T %.1f", shown);
   }
 
@@ -78,14 +94,21 @@ final class ProbeStandIn implements AutoCloseable {
   /** Lets the pot cool since it was looked at last. */
   private void settle() {
     long now = System.nanoTime();
-    double minutes = (now - since) / 60e9;
+    cool((now - since) / 60e9);
+    since = now;
+  }
+
+  private void cool(double minutes) {
     double slower =
         where == Surroundings.ICE_BATH ? IN_ICE : where == Surroundings.BLAST ? IN_BLAST : 1;
+    double still = (lid ? UNDER_A_LID : 1) * (paddle ? WITH_A_PADDLE : 1);
     Lag pot =
         new Lag(
-            where.degrees(), degrees - where.degrees(), depth * MINUTES_A_CENTIMETRE * slower, 1);
+            where.degrees(),
+            degrees - where.degrees(),
+            depth * MINUTES_A_CENTIMETRE * slower * still,
+            1);
     degrees = pot.at(minutes);
-    since = now;
   }
 
   @Override

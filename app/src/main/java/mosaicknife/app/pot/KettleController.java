@@ -4,10 +4,20 @@ import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.RecipeText;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.safety.Allergen;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -15,7 +25,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The kettles of the house, and what things cost there. */
+/** The kettles of the house, what things cost there, and what other stations give. */
 @Controller
 class KettleController {
 
@@ -26,12 +36,22 @@ class KettleController {
 
   private final PotKeeper keeper;
   private final PotPrices prices;
+  private final Scraps scraps;
+  private final HouseSettings houses;
   private final FormReply reply;
   private final Words words;
 
-  KettleController(PotKeeper keeper, PotPrices prices, FormReply reply, Words words) {
+  KettleController(
+      PotKeeper keeper,
+      PotPrices prices,
+      Scraps scraps,
+      HouseSettings houses,
+      FormReply reply,
+      Words words) {
     this.keeper = keeper;
     this.prices = prices;
+    this.scraps = scraps;
+    this.houses = houses;
     this.reply = reply;
     this.words = words;
   }
@@ -81,6 +101,44 @@ class KettleController {
                   ? Optional.empty()
                   : Optional.of(Typed.decimal(bought, 2, LEAST_PRICE, MOST_PRICE, "bought")));
           return words.say("pot.said.prices-saved");
+        });
+  }
+
+  @PostMapping("/pot/scraps")
+  String offer(@RequestParam Map<String, String> typed, RedirectAttributes later) {
+    return reply.after(
+        new Form("/pot#scraps", "typedScrap", new HashMap<>(typed)),
+        later,
+        () -> {
+          UUID id = ClientIds.of(typed.getOrDefault("id", ""));
+          long venue = Typed.id(typed.getOrDefault("venue", ""), "venue");
+          String name = typed.getOrDefault("name", "");
+          Mass mass =
+              MassText.parse(
+                      typed.getOrDefault("weight", ""), houses.house().formats().system().small())
+                  .mass();
+          String told = typed.getOrDefault("allergens", "");
+          if (told.isBlank()) {
+            throw Refusal.ofField("allergens", "pot.problem.say-allergens");
+          }
+          Set<Allergen> allergens = RecipeText.allergens(told, "allergens");
+          SentTwice.survive(
+              () -> {
+                scraps.offer(id, venue, name, mass, allergens);
+                return id;
+              });
+          return words.say("pot.said.offered", name);
+        });
+  }
+
+  @PostMapping("/pot/scraps/{id}/drop")
+  String drop(@PathVariable long id, RedirectAttributes later) {
+    return reply.after(
+        new Form("/pot#scraps", "typedScrap", Map.of()),
+        later,
+        () -> {
+          scraps.drop(id);
+          return words.say("pot.said.scrap-dropped");
         });
   }
 }

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
@@ -59,6 +60,7 @@ class PotController {
   private final ColdChainKeeper limits;
   private final LarderKeeper larder;
   private final PotPrices prices;
+  private final Scraps scraps;
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final HouseSettings houses;
@@ -73,6 +75,7 @@ class PotController {
       ColdChainKeeper limits,
       LarderKeeper larder,
       PotPrices prices,
+      Scraps scraps,
       PeopleRegister people,
       CurrentPerson current,
       HouseSettings houses,
@@ -85,6 +88,7 @@ class PotController {
     this.limits = limits;
     this.larder = larder;
     this.prices = prices;
+    this.scraps = scraps;
     this.people = people;
     this.current = current;
     this.houses = houses;
@@ -123,6 +127,7 @@ class PotController {
     model.addAttribute("venues", houses.venues());
     model.addAttribute("venueNames", houses.venueNames());
     model.addAttribute("prices", prices.fields());
+    model.addAttribute("scraps", scraps.offered());
     model.addAttribute("newId", UUID.randomUUID());
     return "pot/pot";
   }
@@ -168,7 +173,11 @@ class PotController {
                 "litres")
             .doubleValue(),
         Typed.id(typed.getOrDefault("kettle", ""), "kettle"),
-        moment(typed.getOrDefault("wanted", ""), "wanted"));
+        moment(typed.getOrDefault("wanted", ""), "wanted"),
+        typed.keySet().stream()
+            .filter(field -> field.matches("scrap-[0-9]{1,18}"))
+            .map(field -> Long.valueOf(field.substring("scrap-".length())))
+            .collect(Collectors.toSet()));
   }
 
   private Optional<Instant> moment(String typed, String field) {

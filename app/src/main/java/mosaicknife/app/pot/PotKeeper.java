@@ -58,6 +58,7 @@ public class PotKeeper {
   private final PotStandRepository stands;
   private final PotResultRepository results;
   private final HandReader hand;
+  private final Scraps scraps;
   private final UseBook uses;
   private final Makings makings;
   private final Probe probe;
@@ -74,6 +75,7 @@ public class PotKeeper {
       PotStandRepository stands,
       PotResultRepository results,
       HandReader hand,
+      Scraps scraps,
       UseBook uses,
       Makings makings,
       Probe probe,
@@ -88,6 +90,7 @@ public class PotKeeper {
     this.stands = stands;
     this.results = results;
     this.hand = hand;
+    this.scraps = scraps;
     this.uses = uses;
     this.makings = makings;
     this.probe = probe;
@@ -145,9 +148,22 @@ public class PotKeeper {
    * @param litres how many litres are wanted
    * @param kettle the number of the kettle
    * @param wanted when it is needed, if somebody said so
+   * @param scraps the numbers of what other stations give
    */
   public record Wish(
-      String method, Set<Answer> answers, double litres, long kettle, Optional<Instant> wanted) {}
+      String method,
+      Set<Answer> answers,
+      double litres,
+      long kettle,
+      Optional<Instant> wanted,
+      Set<Long> scraps) {
+
+    /** A wish without scraps. */
+    public Wish(
+        String method, Set<Answer> answers, double litres, long kettle, Optional<Instant> wanted) {
+      this(method, answers, litres, kettle, wanted, Set.of());
+    }
+  }
 
   /**
    * What a wish comes to.
@@ -184,7 +200,7 @@ public class PotKeeper {
         there.isPositive()
             ? Optional.of(
                 PotPlan.of(
-                    method,
+                    scraps.into(method, wish.scraps(), method.bones(wish.litres(), there)),
                     wish.answers(),
                     there,
                     wish.litres(),
@@ -226,19 +242,25 @@ public class PotKeeper {
     Map<String, Mass> from = new HashMap<>();
     picked.forEach((part, mass) -> from.put(part.id(), mass));
     long making = makings.accept(clientId, new Choice(worked.use().code(), venue, units, from));
-    return batches
-        .saveAndFlush(
-            new PotBatchEntity(
-                clientId,
-                making,
-                wish.kettle(),
-                plan.method().write(),
-                wish.answers().stream().map(Enum::name).sorted().collect(Collectors.joining(",")),
-                BigDecimal.valueOf(plan.litres()).setScale(3, RoundingMode.HALF_EVEN),
-                wish.wanted().orElse(null),
-                me(),
-                clock.instant()))
-        .id();
+    long batch =
+        batches
+            .saveAndFlush(
+                new PotBatchEntity(
+                    clientId,
+                    making,
+                    wish.kettle(),
+                    plan.method().write(),
+                    wish.answers().stream()
+                        .map(Enum::name)
+                        .sorted()
+                        .collect(Collectors.joining(",")),
+                    BigDecimal.valueOf(plan.litres()).setScale(3, RoundingMode.HALF_EVEN),
+                    wish.wanted().orElse(null),
+                    me(),
+                    clock.instant()))
+            .id();
+    scraps.used(wish.scraps(), batch);
+    return batch;
   }
 
   private Brew brew(long id) {

@@ -61,4 +61,26 @@ public class ProbeStandInTest {
     assertEquals(probe.read(), Optional.empty());
     assertEquals(new NoProbe().read(), Optional.empty());
   }
+
+  @Test
+  public void aPotCoolsByItsDepthItsLidAndAPaddle() throws IOException {
+    // 20 cm in a room of 22 °C: 63 degrees above it fall by exp(−60 / 160) in an hour
+    assertEquals(after("LID off", "PADDLE off"), 653, 12);
+    assertEquals(after("LID on", "PADDLE off"), 697, 12);
+    assertEquals(after("LID off", "PADDLE on"), 539, 12);
+    say("LEFT");
+    assertEquals(probe.read().orElseThrow().tenths(), 40, 12, "forgotten in the fridge");
+    say("HEAT 85");
+    assertTrue(probe.read().orElseThrow().tenths() > 800, "put back");
+  }
+
+  private int after(String lid, String paddle) throws IOException {
+    say("STAND ROOM");
+    say("DEPTH 20");
+    say(lid);
+    say(paddle);
+    say("HEAT 85");
+    say("PASS 60");
+    return probe.read().orElseThrow().tenths();
+  }
 }

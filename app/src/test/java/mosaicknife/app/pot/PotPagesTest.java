@@ -35,6 +35,7 @@ public class PotPagesTest extends WithPages {
 
   @Autowired private PotBook book;
   @Autowired private PotKeeper keeper;
+  @Autowired private Scraps scraps;
   @Autowired private LarderBook larder;
   @Autowired private LotSheets sheets;
   @Autowired private WeighingRecorder bench;
@@ -343,5 +344,65 @@ public class PotPagesTest extends WithPages {
     Brew other = cooling();
     follow("tobiah", "/pot/" + other.id() + "/stand", "where", "ROOM", "probe", "yes");
     assertFalse(book.find(brew.id()).orElseThrow().probe(), "one probe is in one pot");
+  }
+
+  @Test
+  public void whatOtherStationsGiveGoesInOnceWithItsAllergens() throws Exception {
+    String name = "Celeriac ends " + UUID.randomUUID().toString().substring(0, 6);
+    String[] form = {
+      "id",
+      UUID.randomUUID().toString(),
+      "venue",
+      "" + houses.venues().get(0).id(),
+      "name",
+      name,
+      "weight",
+      "150 g",
+      "allergens",
+      ""
+    };
+    assertTrue(follow("maren", "/pot/scraps", form).contains("or none"), "it must be said");
+    form[9] = "celery";
+    assertTrue(follow("maren", "/pot/scraps", form).contains("offered to the pot"));
+    follow("maren", "/pot/scraps", form);
+    assertEquals(page("ines", "/pot").split(name, -1).length - 1, 3, "two taps are one");
+    long id = scraps.offered().stream().filter(s -> s.name().equals(name)).findFirst().get().id();
+    String plan =
+        page(
+            "ines",
+            "/pot/plan?method=quick&litres=1&kettle=" + kettle + "&wanted=&scrap-" + id + "=yes");
+    assertTrue(plan.contains(name + " 150 g"), plan);
+    String[] wish = {
+      "id",
+      UUID.randomUUID().toString(),
+      "method",
+      "quick",
+      "litres",
+      "1",
+      "kettle",
+      "" + kettle,
+      "wanted",
+      "",
+      "scrap-" + id,
+      "yes"
+    };
+    assertTrue(follow("ines", "/pot", wish).contains("Its bones are promised"));
+    assertTrue(
+        newest().plan().ingredients().stream()
+            .anyMatch(
+                one ->
+                    one.line().name().equals(name)
+                        && one.line().allergens().equals(Set.of(Allergen.CELERY))));
+    wish[1] = UUID.randomUUID().toString();
+    assertTrue(follow("ines", "/pot", wish).contains("not offered any more"), "one pot has it");
+    form[1] = UUID.randomUUID().toString();
+    form[7] = "90 kg";
+    follow("maren", "/pot/scraps", form);
+    long much = scraps.offered().stream().filter(s -> s.name().equals(name)).findFirst().get().id();
+    assertTrue(
+        page("ines", "/pot/plan?method=quick&litres=1&kettle=" + kettle + "&scrap-" + much + "=yes")
+            .contains("three times the bones"));
+    assertTrue(follow("maren", "/pot/scraps/" + much + "/drop").contains("Thrown"));
+    assertTrue(follow("maren", "/pot/scraps/" + much + "/drop").contains("not offered any more"));
   }
 }

@@ -15,6 +15,7 @@ import mosaicknife.core.check.Check;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.PotStep.Caution;
 import mosaicknife.core.pot.PotStep.Work;
+import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.RecipeLine;
 
 /**
@@ -92,6 +93,30 @@ public record StockMethod(
         .filter(one -> one.when().isEmpty() || answers.contains(one.when().get()))
         .map(Ingredient::line)
         .toList();
+  }
+
+  /**
+   * Returns the same with more that goes in.
+   *
+   * @param others what goes in too, whatever is answered
+   * @return the method
+   */
+  public StockMethod plus(List<RecipeLine> others) {
+    List<Ingredient> all = new ArrayList<>(lines);
+    others.forEach(line -> all.add(new Ingredient(line, Optional.empty())));
+    return new StockMethod(code, name, uses, gramsOfBones, all, usual, result, keeps, steps);
+  }
+
+  /**
+   * Returns the bones so many litres take.
+   *
+   * @param litres how many litres are wanted
+   * @param there the bones there are
+   * @return no more than there are
+   */
+  public Mass bones(double litres, Mass there) {
+    Mass needed = Mass.ofGrams(Math.round(litres * gramsOfBones));
+    return needed.compareTo(there) < 0 ? needed : there;
   }
 
   /**
