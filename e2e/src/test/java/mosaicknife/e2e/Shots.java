@@ -2,6 +2,7 @@ package mosaicknife.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
@@ -22,7 +23,6 @@ public class Shots extends InBrowser {
     take(light, "today", "/");
     take(light, "buy-plan", "/buy/dishes/1?profile=WEEKEND&litres=8");
     take(light, "catalogue-fish", "/catalogue/fish/gurnard");
-    take(light, "dock-receive", "/dock/receive");
     take(light, "dock-lot", "/dock/5");
     take(light, "bench-round", "/bench/3");
     take(light, "bench-over", "/bench/4");
@@ -31,6 +31,7 @@ public class Shots extends InBrowser {
     take(light, "uses", "/uses/2");
     take(light, "pot", "/pot/1");
     take(light, "larder", "/larder");
+    kitchen(light);
     light.navigate(address("/clock"));
     assertThat(light.locator(".lanes")).isVisible();
     take(light, "clock");
@@ -75,6 +76,23 @@ public class Shots extends InBrowser {
     take(phone, "today-phone", "/");
     Page owner = signedIn("adaeze");
     take(owner, "house", "/house/suppliers");
+  }
+
+  /** Three readings of a core that ends below what the code wants. */
+  private void kitchen(Page page) {
+    page.navigate(address("/kitchen"));
+    Locator form = page.locator("form:has(input[name=medium])");
+    form.locator("input[name=thickness]").fill("20");
+    form.locator("input[name=medium]").fill("60");
+    String[] readings = {"0", "5", "5", "46", "10", "54"};
+    for (int i = 0; i < readings.length; i += 2) {
+      form.locator("input[name=minute" + (i / 2 + 1) + "]").fill(readings[i]);
+      form.locator("input[name=degrees" + (i / 2 + 1) + "]").fill(readings[i + 1]);
+    }
+    form.locator("input[name=degrees3]").dispatchEvent("change");
+    assertThat(page.locator("#done-said p").first()).isVisible();
+    page.locator("#done-title").scrollIntoViewIfNeeded();
+    take(page, "kitchen");
   }
 
   private void take(Page page, String name, String path) {

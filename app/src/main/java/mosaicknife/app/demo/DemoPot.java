@@ -11,12 +11,16 @@ import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.kitchen.Soaks;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.pot.PotBook;
 import mosaicknife.app.pot.PotKeeper;
 import mosaicknife.app.pot.PotKeeper.Wish;
 import mosaicknife.core.heat.Surroundings;
+import mosaicknife.core.kitchen.Marinade;
 import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
+import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -29,18 +33,30 @@ class DemoPot {
   private static final int[] MINUTES = {9, 5, 5, 14, 12, 9};
   private static final int[] TENTHS = {583, 575, 566, 559, 551, 544};
   private static final int EVERY = 5;
+  private static final int MOST_LOTS = 40;
 
   private final DemoPeople people;
   private final PotKeeper keeper;
   private final PotBook book;
   private final UseBook uses;
+  private final Soaks soaks;
+  private final LotRegister lots;
   private final Clock clock;
 
-  DemoPot(DemoPeople people, PotKeeper keeper, PotBook book, UseBook uses, Clock clock) {
+  DemoPot(
+      DemoPeople people,
+      PotKeeper keeper,
+      PotBook book,
+      UseBook uses,
+      Soaks soaks,
+      LotRegister lots,
+      Clock clock) {
     this.people = people;
     this.keeper = keeper;
     this.book = book;
     this.uses = uses;
+    this.soaks = soaks;
+    this.lots = lots;
     this.clock = clock;
   }
 
@@ -54,7 +70,29 @@ class DemoPot {
           uses.people(lantern.id(), 2);
           cooling();
           tomorrow();
+          marinade("Pollack back", "28", "620");
+          marinade("Pollack tail", "12", "280");
         });
+  }
+
+  /** Two pieces of one fish in the same marinade, which are not ready at the same time. */
+  private void marinade(String what, String millimetres, String grams) {
+    long pollack =
+        lots.open(MOST_LOTS).stream()
+            .filter(lot -> lot.species().code().equals("pollack"))
+            .findFirst()
+            .orElseThrow()
+            .id();
+    soaks.put(
+        UUID.randomUUID(),
+        new Soaks.Put(
+            "soy-ginger",
+            pollack,
+            what,
+            new BigDecimal(millimetres),
+            true,
+            Mass.ofGrams(Long.parseLong(grams)),
+            Marinade.Vessel.BAG));
   }
 
   /** Two litres of clear stock that are wanted in seventeen hours and not begun. */
