@@ -14,7 +14,6 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Span;
-import mosaicknife.core.clock.Task;
 import mosaicknife.core.clock.WeekTime;
 import mosaicknife.core.clock.Worker;
 import org.springframework.stereotype.Component;
@@ -131,11 +130,6 @@ class Day {
     return Stream.concat(named, lasts)
         .sorted(Comparator.comparingInt(Gathering.Served::minute))
         .toList();
-  }
-
-  /** Looks whether a task may be named: what nobody gathered is nobody's to begin. */
-  boolean knows(String task) {
-    return gather().agenda().tasks().stream().map(Task::id).anyMatch(task::equals);
   }
 
   /** Begins a task: where it is kept, or here. */

@@ -78,9 +78,14 @@ class DoingController {
         from,
         later,
         () -> {
-          String name = known(day.gather(), task).name();
+          Gathered gathered = day.gather();
+          Task found = known(gathered, task);
+          // what runs is asked all the same: the answer says who was first
+          if (!gathered.about().get(task).begins() && !found.isRunning()) {
+            throw Refusal.ofInput("clock.problem.not-here", found.name());
+          }
           day.begin(task);
-          return words.say("clock.said.begun", name);
+          return words.say("clock.said.begun", found.name());
         });
   }
 
@@ -93,9 +98,13 @@ class DoingController {
         from,
         later,
         () -> {
-          String name = known(day.gather(), task).name();
+          Gathered gathered = day.gather();
+          Task found = known(gathered, task);
+          if (!gathered.about().get(task).ends()) {
+            throw Refusal.ofInput("clock.problem.not-here", found.name());
+          }
           day.done(task);
-          return words.say("clock.said.done", name);
+          return words.say("clock.said.done", found.name());
         });
   }
 

@@ -2,7 +2,6 @@ package mosaicknife.app.clock;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicReference;
 import mosaicknife.core.clock.Agenda;
 import mosaicknife.core.clock.Backward;
 import mosaicknife.core.clock.Schedule;
@@ -18,8 +17,8 @@ class Planner {
   private static final double A_WAY = 0.2;
   private static final int MOST_WAYS = 4;
 
-  private final AtomicReference<Plan> last = new AtomicReference<>();
   private final double seconds;
+  private Plan last;
 
   Planner(@Value("${mosaic.clock.seconds:1.2}") double seconds) {
     this.seconds = seconds;
@@ -28,14 +27,12 @@ class Planner {
   /** A day with its schedule. */
   private record Plan(Agenda agenda, Schedule schedule) {}
 
-  Schedule of(Agenda agenda) {
-    Plan before = last.get();
-    if (before != null && before.agenda().equals(agenda)) {
-      return before.schedule();
+  /** One at a time: whoever asks for the same meanwhile finds it done. */
+  synchronized Schedule of(Agenda agenda) {
+    if (last == null || !last.agenda().equals(agenda)) {
+      last = new Plan(agenda, Backward.of(agenda, seconds));
     }
-    Schedule schedule = Backward.of(agenda, seconds);
-    last.set(new Plan(agenda, schedule));
-    return schedule;
+    return last.schedule();
   }
 
   /** Whether a task can be put somewhere, beside what was put somewhere already. */

@@ -402,6 +402,13 @@ public class ClockPagesTest extends WithPages {
     assertEquals(refused.getStatus(), 422, "ten minutes after its soak nothing is packed");
     assertTrue(refused.getContentAsString().contains("It stays where it was"));
     assertFalse(find(pack).isPinned());
+    assertTrue(follow("tobiah", "/clock/begin", "task", pack).contains("where it is worked"));
+    assertTrue(follow("tobiah", "/clock/done", "task", pack).contains("where it is worked"));
+    String split = "pot" + brew.id() + ":split";
+    assertTrue(follow("tobiah", "/clock/begin", "task", split).contains("begun."));
+    assertTrue(pots.find(brew.id()).orElseThrow().run().marks().containsKey("split"));
+    assertTrue(follow("maren", "/clock/begin", "task", split).contains("alert-danger"));
+    assertTrue(follow("maren", "/clock/done", "task", split).contains("done."));
   }
 
   private Task find(String id) {
