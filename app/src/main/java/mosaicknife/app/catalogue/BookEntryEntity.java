@@ -47,6 +47,10 @@ class BookEntryEntity {
     this.keptAt = keptAt;
   }
 
+  HouseBook.Book book() {
+    return book;
+  }
+
   String code() {
     return code;
   }
