@@ -28,6 +28,7 @@ public class ArchitectureTest {
           "portion",
           "cost",
           "plan",
+          "slice",
           "buying",
           "safety",
           "heat",

@@ -173,6 +173,20 @@ public record Species(
   }
 
   /**
+   * Returns about how long a fish is: from its mass by the condition factor K = 100 · grams ⁄ cm³
+   * (Fulton, 1904).
+   *
+   * @param fish the mass of the fish, positive
+   * @return centimetres; an estimate
+   */
+  public double centimetres(Mass fish) {
+    Check.that(fish.isPositive(), "Expected a fish above 0 g, found " + fish);
+    boolean isLong = plan.traits().contains(BodyPlan.Trait.LONG);
+    double grams = fish.milligrams() / 1000.0;
+    return Math.cbrt(100 * grams / (isLong ? CONDITION_LONG : CONDITION));
+  }
+
+  /**
    * Returns about how thick a fillet is at its thickest: the plan's thickness in body lengths, and
    * the length from the mass by the condition factor K = 100 · grams ⁄ cm³ (Fulton, 1904).
    *
@@ -180,10 +194,7 @@ public record Species(
    * @return millimetres; an estimate
    */
   public double filletMillimetres(Mass fish) {
-    Check.that(fish.isPositive(), "Expected a fish above 0 g, found " + fish);
-    boolean isLong = plan.traits().contains(BodyPlan.Trait.LONG);
-    double grams = fish.milligrams() / 1000.0;
-    double length = Math.cbrt(100 * grams / (isLong ? CONDITION_LONG : CONDITION));
+    double length = centimetres(fish);
     double thickest = 0;
     for (int i = 0; i <= STATIONS; i++) {
       thickest = Math.max(thickest, plan.thickness().at(i / STATIONS));

@@ -1,0 +1,134 @@
+package mosaicknife.core.slice;
+
+import java.util.Optional;
+import mosaicknife.core.anatomy.BodyPlan;
+import mosaicknife.core.anatomy.MassProfile;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Thickness;
+import mosaicknife.core.check.Check;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * A fillet or loin on the board: how its mass, its width and its thickness lie along it.
+ *
+ * <p>The shape is the body plan's, scaled to the length: measured, or from the mass of the fish by
+ * its condition factor. One that is longer than that and as heavy is thinner and narrower for it.
+ *
+ * @param mass what it weighs, positive
+ * @param centimetres how long it is
+ * @param measured whether somebody measured that
+ * @param pinBonesTo how far the pin bones reach, as a fraction of its length from the head end
+ * @param profile how its mass lies
+ * @param thickness how thick the fish is, in body lengths
+ * @param body the length of the fish it is the shape of, in centimetres
+ * @param slimmer by which factor it is thinner and narrower than that shape
+ */
+public record Fillet(
+    Mass mass,
+    double centimetres,
+    boolean measured,
+    double pinBonesTo,
+    MassProfile profile,
+    Thickness thickness,
+    double body,
+    double slimmer) {
+
+  /** The shortest and longest length that is believed of what was typed, against the estimate. */
+  private static final double SHORTEST = 0.5;
+
+  private static final double LONGEST = 2;
+  private static final double MILLIMETRES = 10;
+  private static final double DENSITY = 1.05;
+  private static final double ELLIPSE = Math.PI / 4;
+  private static final double STEP = 0.005;
+
+  /** Refuses a fillet of nothing. */
+  public Fillet {
+    Check.that(mass.isPositive(), "Expected a fillet above 0 g, found " + mass);
+    Check.that(centimetres > 0, "Expected a length above 0 cm, found " + centimetres);
+    Check.inRange(pinBonesTo, 0, 1, "reach of the pin bones");
+  }
+
+  /**
+   * Shapes a fillet.
+   *
+   * @param species the fish
+   * @param slot the code of the part
+   * @param mass what the part weighs
+   * @param fish what the fish weighed
+   * @param length its length in centimetres, if somebody measured it
+   * @return the fillet; empty if the plan draws no such part
+   */
+  public static Optional<Fillet> of(
+      Species species, String slot, Mass mass, Mass fish, Optional<Double> length) {
+    BodyPlan plan = species.plan();
+    return MassProfile.of(plan, slot)
+        .map(
+            profile -> {
+              double share = profile.to() - profile.from();
+              double expected = species.centimetres(fish);
+              double body = length.map(one -> one / share).orElse(expected);
+              return new Fillet(
+                  mass,
+                  body * share,
+                  length.isPresent(),
+                  plan.slots().stream().anyMatch(one -> one.code().equals(slot) && one.isMain())
+                      ? PinBones.reach(plan)
+                      : 0,
+                  profile,
+                  plan.thickness(),
+                  body,
+                  Math.pow(expected / body, 1.5));
+            });
+  }
+
+  /**
+   * Says whether a typed length can be that of the fillet of such a fish.
+   *
+   * @param species the fish
+   * @param slot the code of the part
+   * @param fish what the fish weighed
+   * @param length the length in centimetres
+   * @return whether it is between half and twice what the fish's mass says
+   */
+  public static boolean isLength(Species species, String slot, Mass fish, double length) {
+    return MassProfile.of(species.plan(), slot)
+        .map(profile -> (profile.to() - profile.from()) * species.centimetres(fish))
+        .map(expected -> length >= SHORTEST * expected && length <= LONGEST * expected)
+        .orElse(false);
+  }
+
+  /**
+   * Returns the mass before a place.
+   *
+   * @param s the place, 0 at the head end and 1 at the tail end
+   * @return grams
+   */
+  public double gramsBefore(double s) {
+    return profile.before(s) * mass.milligrams() / 1000.0;
+  }
+
+  /**
+   * Returns how thick it is at a place.
+   *
+   * @param s the place, 0 at the head end and 1 at the tail end
+   * @return millimetres in the middle, an estimate
+   */
+  public double millimetresAt(double s) {
+    double x = profile.from() + s * (profile.to() - profile.from());
+    return thickness.at(x) * body * slimmer * MILLIMETRES;
+  }
+
+  /**
+   * Returns how wide it is at a place, so that width, thickness and length make its mass.
+   *
+   * @param s the place, 0 at the head end and 1 at the tail end
+   * @return centimetres, an estimate
+   */
+  public double centimetresWideAt(double s) {
+    double from = Math.max(0, Math.min(1 - STEP, s - STEP / 2));
+    double grams = gramsBefore(from + STEP) - gramsBefore(from);
+    double thick = millimetresAt(from + STEP / 2) / MILLIMETRES;
+    return thick <= 0 ? 0 : grams / (DENSITY * ELLIPSE * thick * STEP * centimetres);
+  }
+}

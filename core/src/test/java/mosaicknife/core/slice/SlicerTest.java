@@ -1,0 +1,241 @@
+package mosaicknife.core.slice;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.MassProfile;
+import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Thickness;
+import mosaicknife.core.portion.Serving;
+import mosaicknife.core.quantity.Mass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Where a fillet is cut, against sums by hand and against every way to cut it. */
+public class SlicerTest {
+
+  /** A bar: as thick and wide everywhere, so that a tenth of its length is a tenth of its mass. */
+  private static Fillet bar(int grams, double pinBonesTo) {
+    return new Fillet(
+        Mass.ofGrams(grams),
+        40,
+        true,
+        pinBonesTo,
+        new MassProfile(0, 1, List.of(0.0, 0.5, 1.0)),
+        new Thickness(List.of(0.05, 0.05)),
+        40,
+        1);
+  }
+
+  /** A wedge that is 40 mm thick at its head end and comes to nothing. */
+  private static Fillet wedge(int grams) {
+    List<Double> before = new ArrayList<>();
+    for (int i = 0; i <= 100; i++) {
+      double s = i / 100.0;
+      before.add(1 - (1 - s) * (1 - s));
+    }
+    return new Fillet(
+        Mass.ofGrams(grams),
+        40,
+        true,
+        0,
+        new MassProfile(0, 1, before),
+        new Thickness(List.of(0.1, 0.0)),
+        40,
+        1);
+  }
+
+  private static PortionType type(int target, int less, int more, long value) {
+    return new PortionType(
+        "t" + target,
+        Mass.ofGrams(target),
+        Mass.ofGrams(target - less),
+        Mass.ofGrams(target + more),
+        0,
+        false,
+        value);
+  }
+
+  private static Species species(String code) {
+    return Catalogue.shipped().getSpecies(code);
+  }
+
+  @Test
+  public void sevenPortionsLieInAHakeFilletAndTheirCutsAreInCentimetres() {
+    Fillet fillet =
+        Fillet.of(
+                species("hake"),
+                "fillet-left",
+                Mass.ofGrams(1318),
+                Mass.ofKilograms("4.860"),
+                Optional.empty())
+            .orElseThrow();
+    Slicing slicing = Slicer.best(fillet, List.of(type(180, 0, 0, 1000)), 0);
+    assertEquals(slicing.portions().size(), 7);
+    assertEquals(slicing.over(), Mass.ofGrams(58));
+    assertEquals(Mass.total(slicing.pieces().stream().map(p -> p.mass()).toList()), fillet.mass());
+    List<Double> cuts = slicing.cuts();
+    assertEquals(cuts.size(), 7, "seven portions and one leftover");
+    for (int i = 1; i < cuts.size(); i++) {
+      assertTrue(cuts.get(i) > cuts.get(i - 1));
+    }
+    // a fish of 4.86 kg is about 79 cm long by its condition factor, its fillet some half of that
+    assertEquals(species("hake").centimetres(Mass.ofKilograms("4.860")), 78.6, 0.1);
+    assertTrue(fillet.centimetres() > 35 && fillet.centimetres() < 70, "" + fillet.centimetres());
+    assertFalse(fillet.measured());
+  }
+
+  @Test
+  public void limitsOfTheDishCountAndNotTheTarget() {
+    assertEquals(Slicer.best(bar(790, 0), List.of(type(165, 0, 0, 1)), 0).portions().size(), 4);
+    PortionType five =
+        PortionType.of(
+            "dish", new Serving(Serving.Form.SLICES, Mass.ofGrams(165), 0.05, 1, false), 1);
+    Slicing slicing = Slicer.best(bar(790, 0), List.of(five), 0);
+    assertEquals(slicing.portions().size(), 5, "158 g are within five percent of 165");
+    assertTrue(slicing.portions().stream().allMatch(p -> p.mass().compareTo(five.lightest()) >= 0));
+    assertEquals(
+        Slicer.best(bar(100, 0), List.of(type(180, 10, 10, 5)), 0).over(),
+        Mass.ofGrams(100),
+        "a target larger than the fillet");
+  }
+
+  @Test
+  public void thicknessKeepsTheTailOutAndBonesKeepTheHeadOut() {
+    PortionType thick =
+        new PortionType(
+            "block", Mass.ofGrams(100), Mass.ofGrams(100), Mass.ofGrams(100), 20, false, 500);
+    Slicing slicing = Slicer.best(wedge(1000), List.of(thick), 100);
+    // half of its thickness is at half of its length, where three quarters of its mass are before
+    assertEquals(slicing.portions().size(), 7);
+    assertTrue(slicing.portions().stream().allMatch(p -> p.thinnest() >= 20));
+    assertTrue(slicing.pieces().get(slicing.pieces().size() - 1).type().isEmpty());
+    PortionType boneless =
+        new PortionType(
+            "child", Mass.ofGrams(100), Mass.ofGrams(100), Mass.ofGrams(100), 0, true, 500);
+    Slicing tail = Slicer.best(bar(1000, 0.35), List.of(boneless), 100);
+    assertEquals(tail.portions().size(), 6);
+    assertTrue(tail.portions().stream().noneMatch(Slicing.Piece::bones));
+    assertTrue(tail.portions().get(0).from() >= 0.35);
+    assertEquals(tail.pieces().get(0).mass(), Mass.ofGrams(400), "one leftover, at the head end");
+  }
+
+  @Test
+  public void aLongerFilletOfTheSameMassIsThinner() {
+    Mass fish = Mass.ofKilograms("4.860");
+    Fillet norm =
+        Fillet.of(species("hake"), "fillet-left", Mass.ofGrams(1318), fish, Optional.empty())
+            .orElseThrow();
+    Fillet longer =
+        Fillet.of(
+                species("hake"),
+                "fillet-left",
+                Mass.ofGrams(1318),
+                fish,
+                Optional.of(norm.centimetres() * 1.2))
+            .orElseThrow();
+    // the same mass over 1.2 of the length: cross-section 1 / 1.2
+    assertEquals(
+        longer.millimetresAt(0.4) * longer.centimetresWideAt(0.4),
+        norm.millimetresAt(0.4) * norm.centimetresWideAt(0.4) / 1.2,
+        0.01);
+    assertTrue(longer.millimetresAt(0.4) < norm.millimetresAt(0.4));
+    assertTrue(Fillet.isLength(species("hake"), "fillet-left", fish, norm.centimetres()));
+    assertFalse(
+        Fillet.isLength(species("hake"), "fillet-left", Mass.ofKilograms("12"), 12),
+        "a fillet of a large hake of twelve centimetres");
+  }
+
+  @Test
+  public void theCurveFallsWithTheTarget() {
+    assertEquals(
+        Slicer.counts(bar(1318, 0), type(180, 0, 0, 1), List.of(160, 164, 165, 180, 188, 189)),
+        List.of(8, 8, 7, 7, 7, 6));
+  }
+
+  @DataProvider
+  public static Object[][] seeds() {
+    Object[][] seeds = new Object[12][1];
+    for (int i = 0; i < seeds.length; i++) {
+      seeds[i][0] = (long) i;
+    }
+    return seeds;
+  }
+
+  /** Every way to cut a small fillet on whole grams, one after the other. */
+  @Test(dataProvider = "seeds")
+  public void noOtherWayToCutIsWorthMore(long seed) {
+    Random random = new Random(seed);
+    int grams = 18 + random.nextInt(6);
+    Fillet fillet = random.nextBoolean() ? wedge(grams) : bar(grams, random.nextDouble());
+    List<PortionType> types = new ArrayList<>();
+    for (int i = 0; i < 2; i++) {
+      int target = 4 + random.nextInt(5);
+      types.add(
+          new PortionType(
+              "t" + i,
+              Mass.ofGrams(target),
+              Mass.ofGrams(target - random.nextInt(2)),
+              Mass.ofGrams(target + random.nextInt(3)),
+              random.nextInt(2) * 10,
+              random.nextBoolean(),
+              1 + random.nextInt(40)));
+    }
+    long perKilogram = random.nextInt(3) * 700;
+    Slicing slicing = Slicer.best(fillet, types, perKilogram);
+    long worth = 0;
+    for (Slicing.Piece piece : slicing.pieces()) {
+      worth += worth(fillet, piece, perKilogram);
+    }
+    assertEquals(worth, best(fillet, types, perKilogram, 0, false));
+  }
+
+  private static long worth(Fillet fillet, Slicing.Piece piece, long perKilogram) {
+    long grams = piece.mass().milligrams() / 1000;
+    return piece
+        .type()
+        .map(t -> t.value() * 1000 - Math.abs(grams - t.target().milligrams() / 1000))
+        .orElse(grams * perKilogram - 20 * perKilogram - 1000);
+  }
+
+  /** The best from a gram on, by trying everything; a leftover is not followed by another. */
+  private static long best(
+      Fillet fillet, List<PortionType> types, long perKilogram, int from, boolean afterOver) {
+    int all = (int) (fillet.mass().milligrams() / 1000);
+    if (from == all) {
+      return 0;
+    }
+    long best = Long.MIN_VALUE / 4;
+    double start = fillet.profile().placeOf(from / (double) all);
+    for (int to = from + 1; to <= all; to++) {
+      double thinnest = Double.MAX_VALUE;
+      for (int i = from; i <= to; i++) {
+        double s = i == all ? 1 : fillet.profile().placeOf(i / (double) all);
+        thinnest = Math.min(thinnest, fillet.millimetresAt(s));
+      }
+      int grams = to - from;
+      for (PortionType type : types) {
+        boolean fits =
+            grams * 1000L >= type.lightest().milligrams()
+                && grams * 1000L <= type.heaviest().milligrams()
+                && !(type.boneless() && start < fillet.pinBonesTo())
+                && thinnest >= type.millimetres();
+        if (fits) {
+          long worth = type.value() * 1000 - Math.abs(grams - type.target().milligrams() / 1000);
+          best = Math.max(best, worth + best(fillet, types, perKilogram, to, false));
+        }
+      }
+      if (!afterOver) {
+        long worth = grams * perKilogram - 20 * perKilogram - 1000;
+        best = Math.max(best, worth + best(fillet, types, perKilogram, to, true));
+      }
+    }
+    return best;
+  }
+}
