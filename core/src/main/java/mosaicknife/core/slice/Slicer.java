@@ -11,15 +11,17 @@ import mosaicknife.core.quantity.Mass;
  * Places the cuts of a fillet so that portions and what is left over are worth most together.
  *
  * <p>Dynamic programming over every gram of the fillet: exact for cuts on whole grams. Of equal
- * worth, portions nearer to their target win, and what is left over is in one piece rather than in
- * several.
+ * worth, portions that are even and near to their target win, and what is left over is thin, and in
+ * one piece rather than in several.
  */
 public final class Slicer {
 
   private static final int MOST_GRAMS = 40_000;
 
-  /** Worth is counted in thousandths of a minor unit, so that a gram of leftover has some. */
-  private static final long THOUSAND = 1000;
+  /** Worth is counted in millionths of a minor unit, so that what is equal can be told apart. */
+  private static final long UNIT = 1_000_000;
+
+  private static final long GRAMS = 1000;
 
   private final Fillet fillet;
   private final List<PortionType> types;
@@ -32,11 +34,11 @@ public final class Slicer {
   private Slicer(Fillet fillet, List<PortionType> types, long overPerKilogram) {
     this.fillet = fillet;
     this.types = types;
-    this.perGram = overPerKilogram;
+    this.perGram = overPerKilogram * (UNIT / GRAMS);
     this.grams = (int) (fillet.mass().milligrams() / 1000);
     Check.inRange(grams, 1, MOST_GRAMS, "grams of a fillet");
     // a leftover of its own must save more than the grams it hardly moves
-    this.another = 20 * perGram + THOUSAND;
+    this.another = 20 * perGram + UNIT;
     this.places = new double[grams + 1];
     for (int i = 0; i <= grams; i++) {
       places[i] = i == grams ? 1 : fillet.profile().placeOf(i / (double) grams);
@@ -130,8 +132,9 @@ public final class Slicer {
     java.util.Arrays.fill(open, Long.MIN_VALUE / 4);
     closed[0] = 0;
     for (int i = 1; i <= grams; i++) {
-      long fresh = closed[i - 1] - another + perGram;
-      long further = open[i - 1] + perGram;
+      long gram = perGram - Math.round(thinnest[0][i]);
+      long fresh = closed[i - 1] - another + gram;
+      long further = open[i - 1] + gram;
       open[i] = Math.max(fresh, further);
       openedAt[i] = fresh > further ? i - 1 : openedAt[i - 1];
       for (int t = 0; t < types.size(); t++) {
@@ -149,7 +152,7 @@ public final class Slicer {
     for (int mass = Math.max(1, lightest); mass <= heaviest && mass <= end; mass++) {
       int from = end - mass;
       long before = Math.max(closed[from], open[from]);
-      long worth = before + type.value() * THOUSAND - Math.abs(mass - target);
+      long worth = before + type.value() * UNIT - (mass - target) * (mass - target);
       boolean fits =
           worth > closed[end]
               && !(type.boneless() && hasBones(from))

@@ -82,6 +82,7 @@ public class SlicerTest {
     assertEquals(Mass.total(slicing.pieces().stream().map(p -> p.mass()).toList()), fillet.mass());
     List<Double> cuts = slicing.cuts();
     assertEquals(cuts.size(), 7, "seven portions and one leftover");
+    assertTrue(slicing.pieces().get(7).type().isEmpty(), "the thin tail is left over");
     for (int i = 1; i < cuts.size(); i++) {
       assertTrue(cuts.get(i) > cuts.get(i - 1));
     }
@@ -198,10 +199,31 @@ public class SlicerTest {
 
   private static long worth(Fillet fillet, Slicing.Piece piece, long perKilogram) {
     long grams = piece.mass().milligrams() / 1000;
+    int from = (int) Math.round(fillet.gramsBefore(piece.from()));
     return piece
         .type()
-        .map(t -> t.value() * 1000 - Math.abs(grams - t.target().milligrams() / 1000))
-        .orElse(grams * perKilogram - 20 * perKilogram - 1000);
+        .map(t -> worth(t, grams))
+        .orElseGet(() -> over(fillet, from, (int) (from + grams), perKilogram));
+  }
+
+  private static long worth(PortionType type, long grams) {
+    long off = grams - type.target().milligrams() / 1000;
+    return type.value() * 1_000_000 - off * off;
+  }
+
+  /**
+   * A thousandth of a kilogram's worth a gram, less for a piece of its own, and for each
+   * millimetre.
+   */
+  private static long over(Fillet fillet, int from, int to, long perKilogram) {
+    int all = (int) (fillet.mass().milligrams() / 1000);
+    long worth = (to - from - 20) * perKilogram * 1000 - 1_000_000;
+    for (int i = from + 1; i <= to; i++) {
+      worth -=
+          Math.round(
+              fillet.millimetresAt(i == all ? 1 : fillet.profile().placeOf(i / (double) all)));
+    }
+    return worth;
   }
 
   /** The best from a gram on, by trying everything; a leftover is not followed by another. */
@@ -227,12 +249,11 @@ public class SlicerTest {
                 && !(type.boneless() && start < fillet.pinBonesTo())
                 && thinnest >= type.millimetres();
         if (fits) {
-          long worth = type.value() * 1000 - Math.abs(grams - type.target().milligrams() / 1000);
-          best = Math.max(best, worth + best(fillet, types, perKilogram, to, false));
+          best = Math.max(best, worth(type, grams) + best(fillet, types, perKilogram, to, false));
         }
       }
       if (!afterOver) {
-        long worth = grams * perKilogram - 20 * perKilogram - 1000;
+        long worth = over(fillet, from, to, perKilogram);
         best = Math.max(best, worth + best(fillet, types, perKilogram, to, true));
       }
     }
