@@ -44,6 +44,7 @@ record SlicePicture(
   private static final int STEPS = 100;
   private static final int COLUMNS = 50;
   private static final int RULER = 60;
+  private static final double HIGHEST = 260;
 
   /** How thick it is at a place: the strength of its colour there. */
   record Column(String at, String strength) {}
@@ -61,15 +62,16 @@ record SlicePicture(
 
   static SlicePicture of(Slicing best, Formats formats) {
     Fillet fillet = best.fillet();
-    double scale = (WIDTH - 2.0 * LEFT) / fillet.centimetres();
     double widest = 0;
     for (int i = 0; i <= STEPS; i++) {
       widest = Math.max(widest, fillet.centimetresWideAt(i / (double) STEPS));
     }
+    double scale =
+        Math.min((WIDTH - 2.0 * LEFT) / fillet.centimetres(), HIGHEST / Math.max(1, widest));
     double middle = TOP + widest * scale / 2;
     int height = (int) Math.ceil(TOP + widest * scale + RULER);
     return new SlicePicture(
-        WIDTH,
+        (int) Math.ceil(fillet.centimetres() * scale + 2.0 * LEFT),
         height,
         scale,
         outline(fillet, scale, middle),
