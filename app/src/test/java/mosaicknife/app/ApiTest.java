@@ -216,8 +216,62 @@ public class ApiTest extends WithDatabase {
         .andExpect(
             jsonPath("$.paths['/api/v1/lots/{id}/weighings'].post.responses['422']").exists())
         .andExpect(jsonPath("$.paths['/api/v1/lots/{id}'].get.responses['404']").exists())
-        .andExpect(jsonPath("$.paths[*][*].responses['401']", hasSize(7)))
-        .andExpect(jsonPath("$.paths[*][*].summary", hasSize(7)));
+        .andExpect(jsonPath("$.paths[*][*].responses['401']", hasSize(8)))
+        .andExpect(jsonPath("$.paths[*][*].summary", hasSize(8)));
+  }
+
+  private static final String FILLET =
+      """
+      {"species":"hake","part":"fillet-left","mass":"1.318 kg","fish":"4.860 kg"%s,
+       "types":[{"name":"main","target":"180 g"%s}]}
+      """;
+
+  @Test
+  public void cutsAFilletAsThePageDoes() throws Exception {
+    portions(FILLET.formatted("", ""))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.portions").value(7))
+        .andExpect(jsonPath("$.overGrams").value(58.0))
+        .andExpect(jsonPath("$.measured").value(false))
+        .andExpect(jsonPath("$.pieces.length()").value(8))
+        .andExpect(jsonPath("$.pieces[0].fromCentimetres").value(0.0))
+        .andExpect(jsonPath("$.pieces[0].bones").value(true))
+        .andExpect(jsonPath("$.pieces[7].type").value(org.hamcrest.Matchers.nullValue()));
+    portions(FILLET.formatted(",\"overPerKilogram\":900000", ",\"value\":100"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.portions").value(0));
+    portions(FILLET.formatted(",\"length\":50.0", ",\"boneless\":true"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.measured").value(true))
+        .andExpect(jsonPath("$.centimetres").value(50.0))
+        .andExpect(jsonPath("$.portions").value(3));
+  }
+
+  @Test
+  public void saysWhatIsWrongWithAFillet() throws Exception {
+    portions("{\"species\":\"kraken\",\"mass\":\"900 t\",\"types\":[]}")
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.species", containsString("kraken")))
+        .andExpect(jsonPath("$.fields.mass").exists())
+        .andExpect(jsonPath("$.fields.types", containsString("0 were asked for")));
+    portions(FILLET.formatted(",\"length\":12", ""))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.part", containsString("12 cm cannot be")));
+    portions(FILLET.formatted("", ",\"lightest\":\"190 g\""))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields['types[0]']", containsString("limits around it")));
+    portions(FILLET.formatted("", "").replace("fillet-left", "wing"))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.part", containsString("is no part of")));
+    String type = "{\"name\":\"a\",\"target\":\"90 g\"},";
+    portions(FILLET.formatted("", "").replace("\"types\":[", "\"types\":[" + type.repeat(200)))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.types", containsString("201 were asked for")));
+    portions("{\"types\":[null]}").andExpect(status().isUnprocessableContent());
+  }
+
+  private ResultActions portions(String body) throws Exception {
+    return mvc.perform(as("ines", json(post("/api/v1/evaluate/portions"), body)));
   }
 
   private ResultActions evaluate(String body) throws Exception {

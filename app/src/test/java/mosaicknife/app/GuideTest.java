@@ -38,6 +38,16 @@ public class GuideTest extends WithDatabase {
     }
   }
 
+  @Test
+  public void theFilletOfTheGuideIsCutAsTheGuideSays() throws Exception {
+    String guide = Files.readString(GUIDE);
+    String fillet = guide.replaceAll("(?s).*/evaluate/portions.*? -d '(\\{.*?\\})'\n.*", "$1");
+    String answer = send("/api/v1/evaluate/portions", fillet);
+    assertTrue(guide.contains("(" + figure(answer, "$.centimetres") + " cm)"), answer);
+    assertTrue(
+        figure(answer, "$.portions").equals("7") && guide.contains("seven portions"), answer);
+  }
+
   private String send(String path, String body) throws Exception {
     String signIn = "{\"name\":\"ines\",\"password\":\"port-sallow-demo\"}";
     String token = JsonPath.read(answer("/api/v1/tokens", signIn, "none"), "$.token");

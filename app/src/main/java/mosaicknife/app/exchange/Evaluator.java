@@ -8,9 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
 import mosaicknife.app.catalogue.CatalogueEditor;
-import mosaicknife.app.exchange.ApiProblems.FieldProblems;
 import mosaicknife.app.exchange.EvaluationAnswer.BalanceJson;
 import mosaicknife.app.exchange.EvaluationAnswer.CostJson;
 import mosaicknife.app.exchange.EvaluationAnswer.PartCostJson;
@@ -39,7 +37,6 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.PriceText;
-import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.stereotype.Component;
 
@@ -189,37 +186,36 @@ class Evaluator {
   /** Reads one request and collects what is wrong with all of its fields. */
   private final class Reader {
 
-    private final Map<String, String> problems = new LinkedHashMap<>();
+    private final Fields fields = new Fields(words);
 
     private Resolved read(EvaluationRequest request) {
-      State state = needed("state", request.state(), State.GUTTED);
-      Mass purchased = field("purchased", Mass.ofGrams(1), () -> mass(request.purchased()));
-      Currency currency = field("currency", currency("EUR"), () -> currency(request.currency()));
+      State state = fields.needed("state", request.state(), State.GUTTED);
+      Mass purchased = fields.read("purchased", Mass.ofGrams(1), () -> mass(request.purchased()));
+      Currency currency =
+          fields.read("currency", currency("EUR"), () -> currency(request.currency()));
       UnitPrice free = new UnitPrice(ExactMoney.zero(currency));
-      UnitPrice price = field("price", free, () -> price(request.price(), currency));
-      Mass target = field("portionTarget", Mass.ofGrams(1), () -> mass(request.portionTarget()));
-      Optional<Species> species = field("species", Optional.empty(), () -> species(request));
-      int fish = field("fish", 1, () -> count(request.fish()));
+      UnitPrice price = fields.read("price", free, () -> price(request.price(), currency));
+      Mass target =
+          fields.read("portionTarget", Mass.ofGrams(1), () -> mass(request.portionTarget()));
+      Optional<Species> species = fields.read("species", Optional.empty(), () -> species(request));
+      int fish = fields.read("fish", 1, () -> count(request.fish()));
       List<PartRequest> parts = request.parts() == null ? List.of() : request.parts();
       Map<String, UnitPrice> values = new LinkedHashMap<>();
       List<Node> nodes = new ArrayList<>();
       for (int i = 0; i < Math.min(MOST_PARTS, parts.size()); i++) {
         if (parts.get(i) == null) {
-          problems.put("parts[%d]".formatted(i), words.say("exchange.problem.part-missing"));
+          fields.wrong("parts[%d]".formatted(i), "exchange.problem.part-missing");
         } else {
           addPart(i, parts.get(i), fish, currency, nodes, values);
         }
       }
       if (parts.size() > MOST_PARTS) {
-        problems.put(
-            "parts", words.say("exchange.problem.too-many-parts", parts.size(), MOST_PARTS));
+        fields.wrong("parts", "exchange.problem.too-many-parts", parts.size(), MOST_PARTS);
       }
       if (nodes.stream().map(Node::id).distinct().count() < nodes.size()) {
-        problems.put("parts", words.say("exchange.problem.same-id"));
+        fields.wrong("parts", "exchange.problem.same-id");
       }
-      if (!problems.isEmpty()) {
-        throw new FieldProblems(problems);
-      }
+      fields.check();
       return new Resolved(
           new Breakdown(state, purchased, fish, nodes),
           species,
@@ -237,7 +233,7 @@ class Evaluator {
         List<Node> nodes,
         Map<String, UnitPrice> values) {
       String at = "parts[%d]".formatted(index);
-      field(
+      fields.read(
           at,
           null,
           () -> {
@@ -265,23 +261,6 @@ class Evaluator {
             }
             return null;
           });
-    }
-
-    private <T> T field(String name, T otherwise, Supplier<T> reader) {
-      try {
-        return reader.get();
-      } catch (Refusal | QuantityFormatException e) {
-        problems.put(name, words.say(e));
-        return otherwise;
-      }
-    }
-
-    private <T> T needed(String name, T value, T otherwise) {
-      if (value == null) {
-        problems.put(name, words.say("exchange.problem.missing", name));
-        return otherwise;
-      }
-      return value;
     }
 
     private Optional<Species> species(EvaluationRequest request) {
