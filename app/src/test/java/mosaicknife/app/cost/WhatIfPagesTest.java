@@ -1,0 +1,102 @@
+package mosaicknife.app.cost;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.WithPages;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What a little more or less is worth, on the page of a lot. */
+public class WhatIfPagesTest extends WithPages {
+
+  private static final String ASKED = "?more=5 g&plates=200&share=28";
+
+  @Autowired private WeighingRecorder bench;
+
+  /** A hake of 4.860 kg with fillets of 1318 and 1292 g. */
+  private long hake() {
+    long lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "4.860");
+    people.as(
+        "tobiah",
+        () -> {
+          weigh(lot, "fillet-left", "1.318 kg");
+          weigh(lot, "fillet-right", "1.292 kg");
+        });
+    return lot;
+  }
+
+  private void weigh(long lot, String slot, String mass) {
+    bench.take(
+        new Take(
+            UUID.randomUUID(),
+            lot,
+            slot,
+            1,
+            Entry.of(MassText.parse(mass, MassUnit.KILOGRAM)),
+            Optional.empty(),
+            ""));
+  }
+
+  @Test
+  public void yieldPortionMenuAndTheCutBoughtInAreSaid() throws Exception {
+    long lot = hake();
+    assertTrue(page("ines", "/cost/" + lot).contains("A little more or less"));
+    String said = page("ines", "/cost/" + lot + "/what-if" + ASKED + "&bought=400/kg");
+    // 2.610 of 4.860 kg
+    assertTrue(said.contains("The yield is 53.7 %"), said);
+    assertTrue(said.contains("on 200 plates a week"), said);
+    assertTrue(said.contains("breaking it pays up to"), said);
+    assertTrue(said.contains("this lot has 53.7 %"), said);
+    String cheap = page("ines", "/cost/" + lot + "/what-if" + ASKED + "&bought=0.10/kg");
+    assertTrue(cheap.contains("never pays") && cheap.contains("No yield is enough"), cheap);
+    String none = page("ines", "/cost/" + lot + "/what-if" + ASKED);
+    assertFalse(none.contains("bought in"), "nothing is said of what nobody asked");
+  }
+
+  @DataProvider
+  public static Object[][] wrong() {
+    return new Object[][] {
+      {"?more=&plates=200&share=28"},
+      {"?more=0&plates=200&share=28"},
+      {"?more=5 g&plates=0&share=28"},
+      {"?more=5 g&plates=many&share=28"},
+      {"?more=5 g&plates=200&share=0"},
+      {"?more=5 g&plates=200&share=140"},
+      {ASKED + "&bought=0/kg"},
+      {ASKED + "&bought=dear"},
+    };
+  }
+
+  @Test(dataProvider = "wrong")
+  public void whatIsWrongIsSaid(String query) throws Exception {
+    assertTrue(page("ines", "/cost/" + hake() + "/what-if" + query).contains("text-danger"), query);
+  }
+
+  @Test
+  public void onlyThoseWhoSeeCostsSeeIt() throws Exception {
+    assertEquals(
+        mvc.perform(
+                MockMvcRequestBuilders.get("/cost/" + hake() + "/what-if" + ASKED)
+                    .cookie(session("tobiah")))
+            .andReturn()
+            .getResponse()
+            .getStatus(),
+        403);
+    long unweighed = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "4.860");
+    assertTrue(
+        page("ines", "/cost/" + unweighed + "/what-if" + ASKED).contains("still to be weighed"));
+  }
+}
