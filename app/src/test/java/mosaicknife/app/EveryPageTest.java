@@ -86,6 +86,7 @@ public class EveryPageTest extends WithPages {
     {"clock_service", "name"},
     {"clock_task", "name"},
     {"pot_scrap", "name"},
+    {"dough_pack", "place"},
   };
 
   @Autowired private LarderBook larder;

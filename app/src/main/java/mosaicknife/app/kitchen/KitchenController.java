@@ -55,6 +55,7 @@ class KitchenController {
   private final HouseSettings houses;
   private final FormReply reply;
   private final Said said;
+  private final Doughs doughs;
   private final Words words;
   private final Clock clock;
 
@@ -65,6 +66,7 @@ class KitchenController {
       HouseSettings houses,
       FormReply reply,
       Said said,
+      Doughs doughs,
       Words words,
       Clock clock) {
     this.soaks = soaks;
@@ -73,6 +75,7 @@ class KitchenController {
     this.houses = houses;
     this.reply = reply;
     this.said = said;
+    this.doughs = doughs;
     this.words = words;
     this.clock = clock;
   }
@@ -135,6 +138,9 @@ class KitchenController {
     model.addAttribute("vessels", Marinade.Vessel.values());
     model.addAttribute("thickeners", Thickener.values());
     model.addAttribute("bodies", Thickener.Body.values());
+    model.addAttribute("doughs", doughs.left());
+    model.addAttribute("today", houses.today());
+    model.addAttribute("venues", houses.venues());
     model.addAttribute("newId", UUID.randomUUID());
     model.addAttribute("code", temperature(Limit.CORE_CODE));
     model.addAttribute("housed", temperature(Limit.CORE_HOUSE));

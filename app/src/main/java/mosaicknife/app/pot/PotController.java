@@ -33,6 +33,7 @@ import mosaicknife.app.shared.Words;
 import mosaicknife.core.heat.CoolingRule;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.pot.PotPlan;
 import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.StockMethod;
@@ -54,6 +55,8 @@ class PotController {
 
   private static final java.math.BigDecimal MOST_LITRES = java.math.BigDecimal.valueOf(500);
   private static final int MOST_UNITS = 100_000;
+  private static final int MOST_PLATES = 500;
+  private static final int MOST_MILLILITRES = 1000;
 
   private final PotBook book;
   private final PotKeeper keeper;
@@ -165,19 +168,30 @@ class PotController {
     return new PotKeeper.Wish(
         typed.getOrDefault("method", ""),
         answers,
-        Typed.decimal(
-                typed.getOrDefault("litres", ""),
-                1,
-                new java.math.BigDecimal("0.5"),
-                MOST_LITRES,
-                "litres")
-            .doubleValue(),
+        litres(typed),
         Typed.id(typed.getOrDefault("kettle", ""), "kettle"),
         moment(typed.getOrDefault("wanted", ""), "wanted"),
         typed.keySet().stream()
             .filter(field -> field.matches("scrap-[0-9]{1,18}"))
             .map(field -> Long.valueOf(field.substring("scrap-".length())))
             .collect(Collectors.toSet()));
+  }
+
+  /** The litres; or those of so many plates, where somebody typed plates. */
+  private static double litres(Map<String, String> typed) {
+    String plates = typed.getOrDefault("plates", "").strip();
+    if (!plates.isEmpty()) {
+      return PotPlan.litres(
+          Typed.count(plates, 1, MOST_PLATES, "plates"),
+          Typed.count(typed.getOrDefault("each", ""), 1, MOST_MILLILITRES, "each"));
+    }
+    return Typed.decimal(
+            typed.getOrDefault("litres", ""),
+            1,
+            new java.math.BigDecimal("0.5"),
+            MOST_LITRES,
+            "litres")
+        .doubleValue();
   }
 
   private Optional<Instant> moment(String typed, String field) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.kitchen.Marinade;
 import mosaicknife.core.safety.Allergen;
@@ -19,6 +20,8 @@ import org.testng.annotations.Test;
 public class KitchenPagesTest extends WithPages {
 
   @Autowired private Soaks soaks;
+  @Autowired private Doughs doughs;
+  @Autowired private HouseSettings houses;
 
   private long hake() {
     return new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "4.000");
@@ -205,5 +208,57 @@ public class KitchenPagesTest extends WithPages {
     for (String wrong : List.of("planks=0&hours=2", "planks=2&hours=99", "planks=2&hours=2")) {
       assertTrue(page("tobiah", "/kitchen/plank?" + wrong).contains("text-danger"), wrong);
     }
+  }
+
+  @Test
+  public void packsOfDoughLieInTheFreezerWithTheirDayAndAreTakenOnce() throws Exception {
+    String place = "Freezer " + UUID.randomUUID().toString().substring(0, 6);
+    String[] form = {
+      "id",
+      UUID.randomUUID().toString(),
+      "thickener",
+      "ROUX",
+      "packs",
+      "3",
+      "weight",
+      "90 g",
+      "place",
+      place,
+      "venue",
+      "" + houses.venues().get(0).id(),
+      "frozen",
+      "on"
+    };
+    assertTrue(follow("tobiah", "/kitchen/doughs", form).contains("3 packs are away"));
+    follow("tobiah", "/kitchen/doughs", form);
+    Doughs.Left left = left(place);
+    assertEquals(left.packs(), 3, "two taps are one");
+    assertEquals(left.useBy(), houses.today().plusDays(90), "frozen roux");
+    String take = "/kitchen/doughs/" + left.id() + "/take";
+    String id = UUID.randomUUID().toString();
+    assertTrue(follow("maren", take, "id", id, "packs", "2").contains("2 packs taken"));
+    follow("maren", take, "id", id, "packs", "2");
+    assertEquals(left(place).packs(), 1);
+    String more = follow("ines", take, "id", UUID.randomUUID().toString(), "packs", "2");
+    assertTrue(more.contains("Only 1 is left"), more);
+    follow("ines", take, "id", UUID.randomUUID().toString(), "packs", "1");
+    assertTrue(doughs.left().stream().noneMatch(one -> one.place().equals(place)));
+    String gone = follow("tobiah", take, "id", UUID.randomUUID().toString(), "packs", "1");
+    assertTrue(gone.contains("took the last one"), gone);
+    form[1] = UUID.randomUUID().toString();
+    for (String[] wrong :
+        new String[][] {{"5", "0"}, {"5", "many"}, {"7", "0 g"}, {"9", ""}, {"3", "GLUE"}}) {
+      String[] bad = form.clone();
+      bad[Integer.parseInt(wrong[0])] = wrong[1];
+      assertTrue(follow("tobiah", "/kitchen/doughs", bad).contains("alert-danger"), wrong[1]);
+    }
+    assertTrue(doughs.left().stream().noneMatch(one -> one.place().equals(place)));
+  }
+
+  private Doughs.Left left(String place) {
+    return doughs.left().stream()
+        .filter(one -> one.place().equals(place))
+        .findFirst()
+        .orElseThrow();
   }
 }

@@ -405,4 +405,16 @@ public class PotPagesTest extends WithPages {
     assertTrue(follow("maren", "/pot/scraps/" + much + "/drop").contains("Thrown"));
     assertTrue(follow("maren", "/pot/scraps/" + much + "/drop").contains("not offered any more"));
   }
+
+  @Test
+  public void soManyPlatesAreSoManyLitres() throws Exception {
+    String plan =
+        page(
+            "ines",
+            "/pot/plan?method=quick&litres=8&plates=30&each=60&kettle=" + kettle + "&wanted=");
+    assertTrue(plan.contains("1.8 l"), plan);
+    assertTrue(
+        page("ines", "/pot/plan?method=quick&plates=0&each=60&kettle=" + kettle)
+            .contains("text-danger"));
+  }
 }

@@ -108,6 +108,18 @@ public record PotPlan(
         heat((water + used * (1 + vegetables)) / kettles, kettle, lid));
   }
 
+  /**
+   * Returns the litres a dish takes.
+   *
+   * @param plates how many plates, from 1
+   * @param millilitres how much goes on or into each, from 1
+   * @return the litres, half a litre at the least: less is not put on
+   */
+  public static double litres(int plates, int millilitres) {
+    Check.that(plates > 0 && millilitres > 0, "Expected plates and millilitres from 1");
+    return Math.max(0.5, plates * (double) millilitres / 1000);
+  }
+
   private static double evaporation(
       StockMethod method, Set<Answer> answers, Kettle kettle, boolean lid) {
     double hours =

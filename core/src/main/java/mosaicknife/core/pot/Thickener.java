@@ -6,18 +6,32 @@ import mosaicknife.core.quantity.Mass;
 /** Dough of butter and flour that binds a sauce or a soup; equal weights of both. */
 public enum Thickener {
   /** Kneaded butter: raw flour, cooked out after it went in; mostly sauces. */
-  KNEADED_BUTTER(20, 35, 50),
+  KNEADED_BUTTER(20, 35, 50, 3, 60),
   /** Roux: cooked before; for soups, and more of it. */
-  ROUX(60, 90, 120);
+  ROUX(60, 90, 120, 4, 90);
 
   private final int light;
   private final int medium;
   private final int heavy;
+  private final int chilled;
+  private final int frozen;
 
-  Thickener(int light, int medium, int heavy) {
+  Thickener(int light, int medium, int heavy, int chilled, int frozen) {
+    this.chilled = chilled;
+    this.frozen = frozen;
     this.light = light;
     this.medium = medium;
     this.heavy = heavy;
+  }
+
+  /**
+   * Returns for how many days packs of it keep.
+   *
+   * @param isFrozen whether they lie in the freezer; else in the fridge
+   * @return the days, a starting estimate; the house and its code may say fewer
+   */
+  public int keeps(boolean isFrozen) {
+    return isFrozen ? frozen : chilled;
   }
 
   /** How thick it gets. */
