@@ -5,6 +5,8 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Predicate;
 import mosaicknife.app.clock.Gathering.Gathered;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.ClientIds;
@@ -74,19 +76,12 @@ class DoingController {
       @RequestParam(defaultValue = "") String task,
       @RequestParam(defaultValue = "") String from,
       RedirectAttributes later) {
-    return after(
-        from,
+    // what runs is asked all the same: the answer says who was first
+    return act(
+        new Asked(task, from, "clock.said.begun"),
         later,
-        () -> {
-          Gathered gathered = day.gather();
-          Task found = known(gathered, task);
-          // what runs is asked all the same: the answer says who was first
-          if (!gathered.about().get(task).begins() && !found.isRunning()) {
-            throw Refusal.ofInput("clock.problem.not-here", found.name());
-          }
-          day.begin(task);
-          return words.say("clock.said.begun", found.name());
-        });
+        one -> one.about().begins() || one.task().isRunning(),
+        day::begin);
   }
 
   @PostMapping("/clock/done")
@@ -94,17 +89,29 @@ class DoingController {
       @RequestParam(defaultValue = "") String task,
       @RequestParam(defaultValue = "") String from,
       RedirectAttributes later) {
+    return act(
+        new Asked(task, from, "clock.said.done"), later, one -> one.about().ends(), day::done);
+  }
+
+  /** A task with what is known of it. */
+  private record Known(Task task, Gathering.About about) {}
+
+  /** What is asked of a task, from which page, and how it is answered. */
+  private record Asked(String task, String from, String said) {}
+
+  private String act(
+      Asked asked, RedirectAttributes later, Predicate<Known> isHere, Consumer<String> doing) {
     return after(
-        from,
+        asked.from(),
         later,
         () -> {
           Gathered gathered = day.gather();
-          Task found = known(gathered, task);
-          if (!gathered.about().get(task).ends()) {
+          Task found = known(gathered, asked.task());
+          if (!isHere.test(new Known(found, gathered.about().get(found.id())))) {
             throw Refusal.ofInput("clock.problem.not-here", found.name());
           }
-          day.done(task);
-          return words.say("clock.said.done", found.name());
+          doing.accept(found.id());
+          return words.say(asked.said(), found.name());
         });
   }
 
