@@ -1,0 +1,81 @@
+package mosaicknife.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.Optional;
+import java.util.UUID;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import org.testng.annotations.Test;
+
+/** From a weighed fillet to the list of its portions. */
+public class FilletTest extends InBrowser {
+
+  private static int grams(Locator label) {
+    return Integer.parseInt(label.textContent().replaceAll("[^0-9]", ""));
+  }
+
+  @Test
+  public void aWeighedFilletIsCutDraggedPutBackAndPrinted() {
+    long lot = new TestLots(app).receive("hake", State.GUTTED, 1, "4.860");
+    bean(DemoPeople.class)
+        .as(
+            "tobiah",
+            () ->
+                bean(WeighingRecorder.class)
+                    .take(
+                        new Take(
+                            UUID.randomUUID(),
+                            lot,
+                            "fillet-left",
+                            1,
+                            Entry.of(MassText.parse("1.318 kg", MassUnit.KILOGRAM)),
+                            Optional.empty(),
+                            "")));
+    Page page = signedIn("tobiah");
+    page.navigate(address("/bench/" + lot));
+    page.click(".strip a:has-text('Slice')");
+    page.fill("input[name=portion]", "180 g");
+    page.fill("input[name=tolerance]", "0");
+    page.click("button:has-text('Work it out')");
+    assertThat(page.locator(".slice-answer .figure")).hasText("7 × 180 g");
+
+    Locator labels = page.locator(".piece-grams");
+    assertThat(labels).hasCount(8);
+    Locator knife = page.locator(".knife .grip").nth(2);
+    knife.scrollIntoViewIfNeeded();
+    BoundingBox at = knife.boundingBox();
+    page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
+    page.mouse().down();
+    page.mouse().move(at.x + at.width / 2 + 40, at.y + at.height / 2);
+    page.mouse().up();
+    int left = grams(labels.nth(2));
+    int right = grams(labels.nth(3));
+    assertTrue(left > 200 && right < 160, left + " " + right);
+    assertEquals(left + right, 360, 2, "what one gains the other loses");
+    page.click("#restore");
+    assertEquals(grams(labels.nth(2)), 180);
+    assertThat(page.locator("#restore")).isHidden();
+
+    page.check("input[name=boneless]");
+    page.click("button:has-text('Work it out')");
+    assertThat(page.locator(".slice-answer .figure")).hasText("3 × 180 g");
+    assertThat(page.locator(".slice-bones")).hasCount(0);
+    page.fill("input[name=length]", "12");
+    page.click("button:has-text('Work it out')");
+    assertThat(page.locator(".alert-danger")).containsText("cannot be the length");
+    String list = page.locator("a:has-text('Print the portions')").getAttribute("href");
+    assertEquals(page.request().get(address(list)).status(), 200);
+  }
+}
