@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.shared.Refusal;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -92,9 +93,14 @@ public class HouseBook {
    * @param book the book
    * @param code its code
    * @param body its lines, as they are
+   * @param inUse how many are in the book
+   * @throws Refusal if it is the last one
    */
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
-  public void takeOut(Book book, String code, String body) {
+  public void takeOut(Book book, String code, String body, int inUse) {
+    if (inUse <= 1) {
+      throw Refusal.ofStale("catalogue.problem.last-of-the-book");
+    }
     entries.saveAndFlush(
         new BookEntryEntity(book, code, body, true, current.get().id(), clock.instant()));
   }

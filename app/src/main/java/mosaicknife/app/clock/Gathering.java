@@ -49,13 +49,12 @@ final class Gathering {
   /**
    * What a page wants to know of a task.
    *
-   * @param venue the number of its venue
    * @param link where it is worked
    * @param begins whether it is begun here
    * @param ends whether it is ended here
    * @param drops whether it may be dropped here
    */
-  record About(long venue, String link, boolean begins, boolean ends, boolean drops) {}
+  record About(String link, boolean begins, boolean ends, boolean drops) {}
 
   /**
    * A service ahead.

@@ -2,7 +2,6 @@ package mosaicknife.app.clock;
 
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalInt;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
@@ -57,10 +56,9 @@ class LotTasks implements TaskSource {
                         "board" + venue,
                         day.words().say("clock.said.board-at", sheet.lot().venue()),
                         rooms.get(venue).boards().orElse(1)));
-        OptionalInt due = day.due(venue);
         day.add(
-            due.isPresent() ? task.dueAt(due.getAsInt()) : task,
-            new Gathering.About(venue, "/bench/" + sheet.lot().id(), true, false, false));
+            task.dueAt(day.due(venue)),
+            new Gathering.About("/bench/" + sheet.lot().id(), true, false, false));
       }
     }
   }

@@ -1,6 +1,5 @@
 package mosaicknife.app.clock;
 
-import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -13,21 +12,11 @@ import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
 import mosaicknife.core.use.FishUse;
-import mosaicknife.core.use.FishUse.Equipment;
 import org.springframework.stereotype.Component;
 
 /** What was decided on Uses and is not made: hands first, then its place on the heat. */
 @Component
 class MakingTasks implements TaskSource {
-
-  private static final Set<Equipment> BY_THE_MINUTE =
-      Set.of(
-          Equipment.FRYER,
-          Equipment.GRILL,
-          Equipment.OVEN,
-          Equipment.PAN,
-          Equipment.SMOKER,
-          Equipment.DRYER);
 
   private final MakingBook makings;
   private final OnTheHob hob;
@@ -52,7 +41,7 @@ class MakingTasks implements TaskSource {
 
   private static void add(Gathering day, ToMake one, Map<Long, String> venues) {
     FishUse use = one.use();
-    boolean isHot = BY_THE_MINUTE.contains(use.work().equipment());
+    boolean isHot = use.work().equipment().isByTheMinute();
     Task hands =
         Task.of(
                 "making" + one.id(),
@@ -60,11 +49,10 @@ class MakingTasks implements TaskSource {
                 Math.min(use.work().minutes(one.units()), Task.LONGEST))
             .by(new Hands(Gathering.place(one.venue()), isHot ? Skill.STOVE : Skill.ANY));
     OptionalInt due = day.due(one.venue());
-    Gathering.About about =
-        new Gathering.About(one.venue(), "/uses#make-" + one.id(), true, false, false);
-    int heat = isHot ? heat(use, one.units()) : 0;
+    Gathering.About about = new Gathering.About("/uses#make-" + one.id(), true, false, false);
+    int heat = isHot ? Math.min(use.work().room(one.units()), Task.LONGEST) : 0;
     if (heat == 0) {
-      day.add(due.isPresent() ? hands.dueAt(due.getAsInt()) : hands, about);
+      day.add(hands.dueAt(due), about);
       return;
     }
     String where =
@@ -82,17 +70,6 @@ class MakingTasks implements TaskSource {
             .in("making" + one.id())
             .needing(where)
             .after(List.of(new Task.After("making" + one.id(), 0, Task.LONGEST)));
-    day.add(
-        due.isPresent() ? heated.dueAt(due.getAsInt()) : heated,
-        new Gathering.About(one.venue(), "/uses#make-" + one.id(), false, false, false));
-  }
-
-  private static int heat(FishUse use, int units) {
-    return use.work()
-        .load()
-        .multiply(java.math.BigDecimal.valueOf(units))
-        .setScale(0, RoundingMode.CEILING)
-        .min(java.math.BigDecimal.valueOf(Task.LONGEST))
-        .intValue();
+    day.add(heated.dueAt(due), new Gathering.About("/uses#make-" + one.id(), false, false, false));
   }
 }

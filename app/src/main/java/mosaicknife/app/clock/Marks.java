@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,7 +59,7 @@ class Marks {
   public Standing standing() {
     Instant now = clock.instant();
     Map<String, ClockMarkEntity> begun = new HashMap<>();
-    Set<String> ended = new java.util.HashSet<>();
+    Set<String> ended = new HashSet<>();
     for (ClockMarkEntity mark : marks.findAllByMadeAtAfterOrderById(now.minus(KEPT))) {
       if (mark.what().equals("BEGUN")) {
         begun.put(mark.task(), mark);

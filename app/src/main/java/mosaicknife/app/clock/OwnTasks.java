@@ -90,7 +90,7 @@ public class OwnTasks implements TaskSource {
           row.skill().equals("NONE")
               ? task
               : task.by(new Hands(Gathering.place(row.venueId()), Skill.valueOf(row.skill()))),
-          new Gathering.About(row.venueId(), "/clock", true, true, true));
+          new Gathering.About("/clock", true, true, true));
     }
   }
 }

@@ -103,7 +103,7 @@ class PotTasks implements TaskSource {
       }
       day.add(
           holding(task, timed.step(), brew, day, venues),
-          new Gathering.About(venue, "/pot/" + brew.id(), i == 0 && !isOn, isOn && !isLast, false));
+          new Gathering.About("/pot/" + brew.id(), i == 0 && !isOn, isOn && !isLast, false));
     }
     if (brew.run().marks().isEmpty() && brew.wanted().isPresent()) {
       otherwise(day, brew, venues);

@@ -15,8 +15,6 @@ import org.springframework.stereotype.Component;
 @Component
 class ShelfTasks implements TaskSource {
 
-  private static final int MINUTES = 5;
-
   private final LarderBook larder;
 
   ShelfTasks(LarderBook larder) {
@@ -34,11 +32,10 @@ class ShelfTasks implements TaskSource {
             Task.of(
                     "thaw" + item.shelved().code(),
                     day.words().say("clock.said.thaw", item.shelved().name()),
-                    MINUTES)
+                    Task.SMALL)
                 .by(new Hands(Gathering.place(item.spot().venue()), Skill.ANY))
                 .dueAt(tonight),
-            new Gathering.About(
-                item.spot().venue(), "/larder/" + item.shelved().code(), false, false, false));
+            new Gathering.About("/larder/" + item.shelved().code(), false, false, false));
       }
     }
   }

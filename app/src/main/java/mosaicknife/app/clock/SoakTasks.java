@@ -21,8 +21,6 @@ import org.springframework.stereotype.Component;
 class SoakTasks implements TaskSource {
 
   private static final Pattern OUT = Pattern.compile("out(\\d{1,18})");
-  private static final int MINUTES = 5;
-
   private final Soaks soaks;
   private final HouseSettings houses;
   private final Clock clock;
@@ -39,25 +37,26 @@ class SoakTasks implements TaskSource {
         houses.venues().stream().collect(java.util.stream.Collectors.toMap(Named::name, Named::id));
     for (Soaks.Soak soak : soaks.open()) {
       long venue = venues.get(soak.lot().venue());
-      Marinade.Window window = soak.window();
       int passed = (int) Duration.between(soak.begun(), clock.instant()).toMinutes();
-      int lies = Math.max(0, window.ready() - passed);
-      int until = window.best() - passed;
-      Gathering.About about = new Gathering.About(venue, "/kitchen", false, false, false);
+      Marinade.Window left = soak.window().after(passed);
+      Gathering.About about = new Gathering.About("/kitchen", false, false, false);
       day.add(
           Task.of(
                   "soak" + soak.id(),
                   day.words().say("clock.said.lies", soak.what(), soak.marinade().name()),
-                  Math.min(lies, Task.LONGEST))
+                  Math.min(left.ready(), Task.LONGEST))
               .fixed(Task.Fixed.runs(Optional.empty())),
           about);
       day.add(
-          Task.of("out" + soak.id(), day.words().say("clock.said.take-out", soak.what()), MINUTES)
+          Task.of(
+                  "out" + soak.id(),
+                  day.words().say("clock.said.take-out", soak.what()),
+                  Task.SMALL)
               .in("soak" + soak.id())
               .by(new Hands(Gathering.place(venue), Skill.ANY))
               .after(List.of(new Task.After("soak" + soak.id(), 0, Task.LONGEST)))
-              .dueAt(until + MINUTES),
-          new Gathering.About(venue, "/kitchen", false, true, false));
+              .dueAt(left.best() + Task.SMALL),
+          new Gathering.About("/kitchen", false, true, false));
     }
   }
 

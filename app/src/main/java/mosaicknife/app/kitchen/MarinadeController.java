@@ -5,6 +5,8 @@ import java.util.Map;
 import java.util.Set;
 import mosaicknife.app.catalogue.HouseBook;
 import mosaicknife.app.catalogue.HouseBook.Book;
+import mosaicknife.app.shared.FormReply;
+import mosaicknife.app.shared.FormReply.Form;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.kitchen.Marinade;
@@ -24,11 +26,13 @@ class MarinadeController {
 
   private final Soaks soaks;
   private final HouseBook house;
+  private final FormReply reply;
   private final Words words;
 
-  MarinadeController(Soaks soaks, HouseBook house, Words words) {
+  MarinadeController(Soaks soaks, HouseBook house, FormReply reply, Words words) {
     this.soaks = soaks;
     this.house = house;
+    this.reply = reply;
     this.words = words;
   }
 
@@ -79,12 +83,12 @@ class MarinadeController {
   @PostMapping("/kitchen/marinades/{code:[a-z0-9-]{1,60}}/retire")
   String retire(@PathVariable String code, RedirectAttributes later) {
     Marinade marinade = soaks.marinade(code);
-    if (soaks.marinades().size() == 1) {
-      later.addFlashAttribute("sentence", words.say("kitchen.problem.last-marinade"));
-    } else {
-      house.takeOut(Book.MARINADE, code, marinade.write());
-      later.addFlashAttribute("done", words.say("kitchen.said.marinade-gone", marinade.name()));
-    }
-    return "redirect:/kitchen";
+    return reply.after(
+        new Form("/kitchen", "typedBook", Map.of()),
+        later,
+        () -> {
+          house.takeOut(Book.MARINADE, code, marinade.write(), soaks.marinades().size());
+          return words.say("kitchen.said.marinade-gone", marinade.name());
+        });
   }
 }

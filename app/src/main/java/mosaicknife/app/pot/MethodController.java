@@ -5,6 +5,8 @@ import java.util.Map;
 import java.util.Set;
 import mosaicknife.app.catalogue.HouseBook;
 import mosaicknife.app.catalogue.HouseBook.Book;
+import mosaicknife.app.shared.FormReply;
+import mosaicknife.app.shared.FormReply.Form;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.pot.PotStep;
@@ -26,11 +28,13 @@ class MethodController {
 
   private final PotBook book;
   private final HouseBook house;
+  private final FormReply reply;
   private final Words words;
 
-  MethodController(PotBook book, HouseBook house, Words words) {
+  MethodController(PotBook book, HouseBook house, FormReply reply, Words words) {
     this.book = book;
     this.house = house;
+    this.reply = reply;
     this.words = words;
   }
 
@@ -86,12 +90,12 @@ class MethodController {
   @PostMapping("/pot/methods/{code:[a-z0-9-]{1,60}}/retire")
   String retire(@PathVariable String code, RedirectAttributes later) {
     StockMethod method = book.method(code);
-    if (book.methods().size() == 1) {
-      later.addFlashAttribute("sentence", words.say("pot.problem.last-method"));
-    } else {
-      house.takeOut(Book.METHOD, code, method.write());
-      later.addFlashAttribute("done", words.say("pot.said.method-gone", method.name()));
-    }
-    return "redirect:/pot";
+    return reply.after(
+        new Form("/pot", "typedBook", Map.of()),
+        later,
+        () -> {
+          house.takeOut(Book.METHOD, code, method.write(), book.methods().size());
+          return words.say("pot.said.method-gone", method.name());
+        });
   }
 }

@@ -26,11 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class PotPrices {
 
-  /** Until the house says what they are: starting figures, shown as such. */
-  private static final BigDecimal BONES = new BigDecimal("1.50");
-
-  private static final BigDecimal KILOWATT_HOUR = new BigDecimal("0.30");
-
   private final PotPriceRepository prices;
   private final PotBook book;
   private final HouseSettings houses;
@@ -70,7 +65,12 @@ class PotPrices {
                     one.bought() == null ? "" : one.bought().toPlainString(),
                     true))
         .orElseGet(
-            () -> new Fields(BONES.toPlainString(), KILOWATT_HOUR.toPlainString(), "", false));
+            () ->
+                new Fields(
+                    PotCost.Prices.STARTING_BONES.toPlainString(),
+                    PotCost.Prices.STARTING_KILOWATT_HOUR.toPlainString(),
+                    "",
+                    false));
   }
 
   /** Writes down what things cost. */
@@ -85,8 +85,11 @@ class PotPrices {
     Optional<PotPriceEntity> typed = typed();
     Currency currency = houses.house().formats().currency();
     return new PotCost.Prices(
-        new ExactMoney(typed.map(PotPriceEntity::bones).orElse(BONES), currency),
-        new ExactMoney(typed.map(PotPriceEntity::kilowatt).orElse(KILOWATT_HOUR), currency),
+        new ExactMoney(
+            typed.map(PotPriceEntity::bones).orElse(PotCost.Prices.STARTING_BONES), currency),
+        new ExactMoney(
+            typed.map(PotPriceEntity::kilowatt).orElse(PotCost.Prices.STARTING_KILOWATT_HOUR),
+            currency),
         houses.house().labourPerHour(),
         typed.map(PotPriceEntity::bought).map(litre -> new ExactMoney(litre, currency)));
   }
@@ -149,7 +152,7 @@ class PotPrices {
             new Row(
                 method.name(),
                 formats.money(PotCost.of(plan, at).perLitre()),
-                "%.1f".formatted(plan.handMinutes() / plan.litres()),
+                "%.1f".formatted(PotCost.handsPerLitre(plan)),
                 formats.say("pot.said.hours", all / 60, all % 60),
                 formats.mass(Mass.ofGrams(method.gramsOfBones())),
                 Optional.ofNullable(learnt.get(method.code()))

@@ -57,8 +57,7 @@ class SliceController {
       Serving serving, double millimetres, boolean boneless, Optional<Double> length) {
 
     PortionType type(String name) {
-      return new PortionType(
-          name, serving.target(), serving.lightest(), serving.heaviest(), millimetres, boneless, 1);
+      return PortionType.of(name, serving, millimetres, boneless);
     }
   }
 
@@ -155,6 +154,7 @@ class SliceController {
     }
     model.addAttribute("sides", sides);
     model.addAttribute("total", sides.stream().mapToInt(SliceView.Side::count).sum());
+    model.addAttribute("measured", board.stream().allMatch(OnBoard::measured));
   }
 
   /** Every portion of the lot, to be hung beside the board and to go along to the pass. */

@@ -47,7 +47,7 @@ record SliceView(
   record Step(int number, String centimetres, String grams, String flag) {}
 
   /** A fillet of the lot in a line. */
-  record Side(String key, String name, String mass, int count, String over) {}
+  record Side(String key, String name, String mass, int count, boolean measured, String over) {}
 
   /** A fillet on paper. */
   record Printed(String name, String mass, List<Row> rows, String over) {}
@@ -65,8 +65,8 @@ record SliceView(
             best.fillet().measured() ? "slice.said.long" : "slice.said.about-long",
             centimetres(best.fillet().centimetres())),
         count,
-        answer(best, type, formats),
-        best.over().isPositive() ? formats.say("slice.said.over", best.over()) : "",
+        (piece.measured() ? "" : "≈\u00a0") + answer(best, type, formats),
+        best.over().isPositive() ? formats.say("slice.said.over", formats.about(best.over())) : "",
         bony == 0 ? "" : formats.say("slice.said.bony", bony),
         Alternatives.of(best, type.target()).stream()
             .map(way -> formats.say("slice.said.way", way.count(), way.each()))
@@ -150,6 +150,7 @@ record SliceView(
         name(piece, formats),
         mass(piece, formats),
         best.portions().size(),
+        piece.measured(),
         best.over().isPositive() ? formats.about(best.over()) : "");
   }
 

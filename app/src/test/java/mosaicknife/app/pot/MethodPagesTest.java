@@ -2,6 +2,7 @@ package mosaicknife.app.pot;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.math.BigDecimal;
@@ -12,12 +13,22 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.catalogue.HouseBook;
+import mosaicknife.app.catalogue.HouseBook.Book;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.State;
 import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.StockMethod;
 import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.safety.Allergen;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.testng.annotations.DataProvider;
@@ -30,6 +41,8 @@ public class MethodPagesTest extends WithPages {
   @Autowired private PotKeeper keeper;
   @Autowired private PotPrices prices;
   @Autowired private HouseSettings houses;
+  @Autowired private HouseBook house;
+  @Autowired private WeighingRecorder bench;
 
   /** A way of two steps, whose later one stands first. */
   private static Map<String, String> form(String name) {
@@ -150,28 +163,64 @@ public class MethodPagesTest extends WithPages {
     String name = name();
     save("ines", "new", form(name));
     StockMethod method = find(name).orElseThrow();
-    String kept = method.write();
-    assertEquals(StockMethod.read(kept), method, "written and read again it is the same");
+    assertEquals(StockMethod.read(method.write()), method, "written and read it is the same");
+    long lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "6.000");
+    people.as(
+        "tobiah",
+        () ->
+            bench.take(
+                new Take(
+                    UUID.randomUUID(),
+                    lot,
+                    "frame",
+                    1,
+                    Entry.of(MassText.parse("1.200 kg", MassUnit.KILOGRAM)),
+                    Optional.empty(),
+                    "")));
+    long kettle = kettle();
+    long[] batch = new long[1];
+    people.as(
+        "ines",
+        () ->
+            batch[0] =
+                keeper.start(
+                    UUID.randomUUID(),
+                    new PotKeeper.Wish(method.code(), Set.of(), 2, kettle, Optional.empty())));
     Map<String, String> changed = form(name);
     changed.put("bones", "900");
     save("ines", method.code(), changed);
-    assertEquals(StockMethod.read(kept).gramsOfBones(), 500);
+    assertEquals(book.find(batch[0]).orElseThrow().plan().method().gramsOfBones(), 500);
+    assertEquals(find(name).orElseThrow().gramsOfBones(), 900);
     assertEquals(find(name).orElseThrow().steps().get(0).code(), method.steps().get(0).code());
     follow("ines", "/pot/methods/" + method.code() + "/retire");
+    assertEquals(
+        book.find(batch[0]).orElseThrow().plan().method().name(), name, "it is on the hob");
+  }
+
+  @Test
+  public void theLastOfABookStaysInIt() {
+    people.as(
+        "ines",
+        () -> assertThrows(Refusal.class, () -> house.takeOut(Book.METHOD, "quick", "a line", 1)));
+    assertTrue(book.methods().containsKey("quick"));
+  }
+
+  /** A kettle of its own. */
+  private long kettle() {
+    String name = "Costs " + UUID.randomUUID().toString().substring(0, 6);
+    people.as(
+        "ines",
+        () -> keeper.keep(houses.venues().get(0).id(), name, new BigDecimal("30"), 36, 5000));
+    return book.kettles().stream()
+        .filter(one -> one.kettle().name().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .id();
   }
 
   @Test
   public void whatALitreCostsIsForThoseWhoMaySeeIt() throws Exception {
-    String kettle = "Costs " + UUID.randomUUID().toString().substring(0, 6);
-    people.as(
-        "ines",
-        () -> keeper.keep(houses.venues().get(0).id(), kettle, new BigDecimal("30"), 36, 5000));
-    long id =
-        book.kettles().stream()
-            .filter(one -> one.kettle().name().equals(kettle))
-            .findFirst()
-            .orElseThrow()
-            .id();
+    long id = kettle();
     String wish = "/pot/plan?method=quick&litres=4&kettle=" + id + "&wanted=";
     String shown = page("ines", wish);
     assertTrue(shown.contains("All ways beside each other"), shown);

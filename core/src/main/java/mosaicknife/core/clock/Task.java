@@ -35,6 +35,9 @@ public record Task(
   /** The longest a task may last, in minutes. */
   public static final int LONGEST = 2880;
 
+  /** Something small, such as taking a tray out of the fridge, in minutes: a starting estimate. */
+  public static final int SMALL = 5;
+
   /** What runs longer than it should takes this many minutes more, as far as anybody knows. */
   private static final int STILL = 5;
 
@@ -141,6 +144,16 @@ public record Task(
    */
   public Task dueAt(int other) {
     return new Task(id, group, name, minutes, needs, hands, after, OptionalInt.of(other), fixed);
+  }
+
+  /**
+   * Returns it with its time, if it has one.
+   *
+   * @param other by when it must be over; empty if only what follows says so
+   * @return the task
+   */
+  public Task dueAt(OptionalInt other) {
+    return other.isPresent() ? dueAt(other.getAsInt()) : this;
   }
 
   /**

@@ -122,6 +122,16 @@ public record Marinade(
   public record Window(int ready, int best, int spoiled) {
 
     /**
+     * Returns what is left of it.
+     *
+     * @param passed how long it lies already, in minutes, from 0
+     * @return the same times from now on; ready at once if it is, and below 0 where it is past
+     */
+    public Window after(int passed) {
+      return new Window(Math.max(0, ready - passed), best - passed, spoiled - passed);
+    }
+
+    /**
      * Returns whether a piece is too thick for it: its outside spoils before it is through.
      *
      * @return true if it takes more than a day

@@ -1,5 +1,6 @@
 package mosaicknife.core.pot;
 
+import java.math.BigDecimal;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.ExactMoney;
@@ -32,7 +33,14 @@ public record PotCost(
    * @param bought a litre of stock that is bought in; empty if nobody said
    */
   public record Prices(
-      ExactMoney bones, ExactMoney kilowattHour, ExactMoney hour, Optional<ExactMoney> bought) {}
+      ExactMoney bones, ExactMoney kilowattHour, ExactMoney hour, Optional<ExactMoney> bought) {
+
+    /** The credit of a kilogram of bones, until the house says its own: a starting figure. */
+    public static final BigDecimal STARTING_BONES = new BigDecimal("1.50");
+
+    /** A kilowatt hour, until the house says its own: a starting figure. */
+    public static final BigDecimal STARTING_KILOWATT_HOUR = new BigDecimal("0.30");
+  }
 
   /**
    * Works out what a batch costs.
@@ -48,6 +56,16 @@ public record PotCost(
         prices.kilowattHour().multipliedBy(Fraction.ofEstimate(plan.kilowattHours())),
         prices.hour().multipliedBy(Fraction.of(plan.handMinutes(), 60)),
         plan.litres());
+  }
+
+  /**
+   * Returns the minutes of hands a litre takes.
+   *
+   * @param plan the batch, of more than nothing
+   * @return minutes a litre
+   */
+  public static double handsPerLitre(PotPlan plan) {
+    return plan.handMinutes() / plan.litres();
   }
 
   /**

@@ -40,11 +40,12 @@ public record PortionType(
    *
    * @param name what the dish is called
    * @param serving what it calls a portion
-   * @param value what one is worth, in minor units
-   * @return the type, of any thickness and with bones allowed
+   * @param millimetres how thick it must be everywhere, from 0
+   * @param boneless whether no pin bone may be in it
+   * @return the type, each worth the same
    */
-  public static PortionType of(String name, Serving serving, long value) {
+  public static PortionType of(String name, Serving serving, double millimetres, boolean boneless) {
     return new PortionType(
-        name, serving.target(), serving.lightest(), serving.heaviest(), 0, false, value);
+        name, serving.target(), serving.lightest(), serving.heaviest(), millimetres, boneless, 1);
   }
 }

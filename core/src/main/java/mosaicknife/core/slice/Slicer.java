@@ -31,19 +31,31 @@ public final class Slicer {
   private final double[] places;
   private final double[][] thinnest;
 
-  private Slicer(Fillet fillet, List<PortionType> types, long overPerKilogram) {
+  /** The fillet gram by gram, for whatever is cut of it. */
+  private Slicer(Fillet fillet) {
     this.fillet = fillet;
-    this.types = types;
-    this.perGram = overPerKilogram * (UNIT / GRAMS);
+    this.types = List.of();
+    this.perGram = 0;
+    this.another = UNIT;
     this.grams = (int) (fillet.mass().milligrams() / 1000);
     Check.inRange(grams, 1, MOST_GRAMS, "grams of a fillet");
-    // a leftover of its own must save more than the grams it hardly moves
-    this.another = 20 * perGram + UNIT;
     this.places = new double[grams + 1];
     for (int i = 0; i <= grams; i++) {
       places[i] = i == grams ? 1 : fillet.profile().placeOf(i / (double) grams);
     }
     this.thinnest = thinnest();
+  }
+
+  /** The same fillet with what is cut of it. */
+  private Slicer(Slicer grid, List<PortionType> types, long overPerKilogram) {
+    this.fillet = grid.fillet;
+    this.grams = grid.grams;
+    this.places = grid.places;
+    this.thinnest = grid.thinnest;
+    this.types = types;
+    this.perGram = overPerKilogram * (UNIT / GRAMS);
+    // a leftover of its own must save more than the grams it hardly moves
+    this.another = 20 * perGram + UNIT;
   }
 
   /**
@@ -56,7 +68,7 @@ public final class Slicer {
    */
   public static Slicing best(Fillet fillet, List<PortionType> types, long overPerKilogram) {
     Check.that(overPerKilogram >= 0, "Expected a worth from 0, found " + overPerKilogram);
-    return new Slicer(fillet, List.copyOf(types), overPerKilogram).solve();
+    return new Slicer(new Slicer(fillet), List.copyOf(types), overPerKilogram).solve();
   }
 
   /**
@@ -68,8 +80,9 @@ public final class Slicer {
    * @return the counts, in the order of the targets
    */
   public static List<Integer> counts(Fillet fillet, PortionType type, List<Integer> grams) {
+    Slicer grid = new Slicer(fillet);
     return grams.stream()
-        .map(target -> best(fillet, List.of(moved(type, target)), 0).portions().size())
+        .map(target -> new Slicer(grid, List.of(moved(type, target)), 0).solve().portions().size())
         .toList();
   }
 

@@ -162,7 +162,19 @@ public record FishUse(
     /** Dryer, in minutes. */
     DRYER,
     /** Place in the ageing rack, in pieces. */
-    RACK
+    RACK;
+
+    /**
+     * Returns whether it is counted in minutes.
+     *
+     * @return whether its load is how long something is on it
+     */
+    public boolean isByTheMinute() {
+      return switch (this) {
+        case FRYER, GRILL, OVEN, PAN, SMOKER, DRYER -> true;
+        case NONE, KETTLE, FREEZER, RACK -> false;
+      };
+    }
   }
 
   /**

@@ -83,4 +83,10 @@ public class MarinadeTest {
     assertEquals(large / small, 2, 1e-9, "eight times the mass, twice the length");
     assertTrue(small > 10 && small < 40, "" + small);
   }
+
+  @Test
+  public void whatLiesAlreadyHasLessLeft() {
+    assertEquals(new Marinade.Window(60, 120, 240).after(90), new Marinade.Window(0, 30, 150));
+    assertEquals(new Marinade.Window(60, 120, 240).after(300), new Marinade.Window(0, -180, -60));
+  }
 }

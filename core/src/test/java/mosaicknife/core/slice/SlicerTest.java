@@ -97,7 +97,7 @@ public class SlicerTest {
     assertEquals(Slicer.best(bar(790, 0), List.of(type(165, 0, 0, 1)), 0).portions().size(), 4);
     PortionType five =
         PortionType.of(
-            "dish", new Serving(Serving.Form.SLICES, Mass.ofGrams(165), 0.05, 1, false), 1);
+            "dish", new Serving(Serving.Form.SLICES, Mass.ofGrams(165), 0.05, 1, false), 0, false);
     Slicing slicing = Slicer.best(bar(790, 0), List.of(five), 0);
     assertEquals(slicing.portions().size(), 5, "158 g are within five percent of 165");
     assertTrue(slicing.portions().stream().allMatch(p -> p.mass().compareTo(five.lightest()) >= 0));
