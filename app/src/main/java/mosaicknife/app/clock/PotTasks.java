@@ -72,7 +72,6 @@ class PotTasks implements TaskSource {
 
   /** The steps that are not done; the one that is on runs from now to its usual end. */
   private void steps(Gathering day, Brew brew, CoolingRule rule, Map<Long, String> venues) {
-    long venue = brew.making().venue();
     String group = "pot" + brew.id();
     String name = brew.making().use().name();
     day.batch(group, name);
