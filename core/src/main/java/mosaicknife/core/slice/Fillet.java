@@ -1,6 +1,8 @@
 package mosaicknife.core.slice;
 
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.MassProfile;
 import mosaicknife.core.anatomy.Species;
@@ -33,6 +35,8 @@ public record Fillet(
     double body,
     double slimmer) {
 
+  private static final Map<String, Optional<MassProfile>> PROFILES = new ConcurrentHashMap<>();
+
   /** The shortest and longest length that is believed of what was typed, against the estimate. */
   private static final double SHORTEST = 0.5;
 
@@ -62,7 +66,7 @@ public record Fillet(
   public static Optional<Fillet> of(
       Species species, String slot, Mass mass, Mass fish, Optional<Double> length) {
     BodyPlan plan = species.plan();
-    return MassProfile.of(plan, slot)
+    return profile(plan, slot)
         .map(
             profile -> {
               double share = profile.to() - profile.from();
@@ -82,6 +86,11 @@ public record Fillet(
             });
   }
 
+  /** Plans are drawn once and for all: their profiles too. */
+  private static Optional<MassProfile> profile(BodyPlan plan, String slot) {
+    return PROFILES.computeIfAbsent(plan.code() + " " + slot, key -> MassProfile.of(plan, slot));
+  }
+
   /**
    * Says whether a typed length can be that of the fillet of such a fish.
    *
@@ -92,7 +101,7 @@ public record Fillet(
    * @return whether it is between half and twice what the fish's mass says
    */
   public static boolean isLength(Species species, String slot, Mass fish, double length) {
-    return MassProfile.of(species.plan(), slot)
+    return profile(species.plan(), slot)
         .map(profile -> (profile.to() - profile.from()) * species.centimetres(fish))
         .map(expected -> length >= SHORTEST * expected && length <= LONGEST * expected)
         .orElse(false);

@@ -1,7 +1,9 @@
 package mosaicknife.core.slice;
 
+import java.math.RoundingMode;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.portion.Serving;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -11,9 +13,10 @@ import mosaicknife.core.quantity.Mass;
  * @param target what it should weigh, positive
  * @param lightest the least it may weigh, above 0
  * @param heaviest the most it may weigh, not below the least
- * @param millimetres how thick it must be everywhere, from 0
+ * @param millimetres how thick it must be everywhere, from 0; of a steak, how thick it is cut
  * @param boneless whether no pin bone may be in it
  * @param value what one is worth, in minor units of the house's currency, from 0
+ * @param style how it is cut
  */
 public record PortionType(
     String name,
@@ -22,9 +25,10 @@ public record PortionType(
     Mass heaviest,
     double millimetres,
     boolean boneless,
-    long value) {
+    long value,
+    Style style) {
 
-  /** Refuses limits that do not hold the target. */
+  /** Refuses limits that do not hold the target, and a steak without bones. */
   public PortionType {
     Check.text(name, "name");
     Check.that(
@@ -33,10 +37,34 @@ public record PortionType(
             .formatted(lightest, target, heaviest));
     Check.inRange(millimetres, 0, 200, "thickness in millimetres");
     Check.that(value >= 0, "Expected a value from 0, found " + value);
+    Check.notNull(style, "style");
+    Check.that(!boneless || style != Style.STEAK, "Expected a steak with its bone");
   }
 
   /**
-   * Returns the cut of a dish.
+   * Makes a type that is cut straight.
+   *
+   * @param name what it is for
+   * @param target what it should weigh
+   * @param lightest the least it may weigh
+   * @param heaviest the most it may weigh
+   * @param millimetres how thick it must be everywhere
+   * @param boneless whether no pin bone may be in it
+   * @param value what one is worth
+   */
+  public PortionType(
+      String name,
+      Mass target,
+      Mass lightest,
+      Mass heaviest,
+      double millimetres,
+      boolean boneless,
+      long value) {
+    this(name, target, lightest, heaviest, millimetres, boneless, value, Style.STRAIGHT);
+  }
+
+  /**
+   * Returns the cut of a dish. Of a dish of so many pieces it is one of them.
    *
    * @param name what the dish is called
    * @param serving what it calls a portion
@@ -46,6 +74,38 @@ public record PortionType(
    */
   public static PortionType of(String name, Serving serving, double millimetres, boolean boneless) {
     return new PortionType(
-        name, serving.target(), serving.lightest(), serving.heaviest(), millimetres, boneless, 1);
+        name,
+        piece(serving.target(), serving),
+        piece(serving.lightest(), serving),
+        piece(serving.heaviest(), serving),
+        millimetres,
+        boneless,
+        1);
+  }
+
+  private static Mass piece(Mass plate, Serving serving) {
+    return serving.form() == Serving.Form.PIECES
+        ? plate.multipliedBy(Fraction.of(1, serving.count()), RoundingMode.HALF_UP)
+        : plate;
+  }
+
+  /**
+   * Returns the same, cut otherwise.
+   *
+   * @param other the style
+   * @return the type
+   */
+  public PortionType cut(Style other) {
+    return new PortionType(name, target, lightest, heaviest, millimetres, boneless, value, other);
+  }
+
+  /**
+   * Returns the same, worth something else.
+   *
+   * @param other the worth of one, in minor units
+   * @return the type
+   */
+  public PortionType worth(long other) {
+    return new PortionType(name, target, lightest, heaviest, millimetres, boneless, other, style);
   }
 }

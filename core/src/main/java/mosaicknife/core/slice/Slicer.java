@@ -1,9 +1,9 @@
 package mosaicknife.core.slice;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
-import java.util.Optional;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
 
@@ -12,50 +12,50 @@ import mosaicknife.core.quantity.Mass;
  *
  * <p>Dynamic programming over every gram of the fillet: exact for cuts on whole grams. Of equal
  * worth, portions that are even and near to their target win, and what is left over is thin, and in
- * one piece rather than in several.
+ * one piece rather than in several. Where so many portions without bones are wanted, that many
+ * there are, or as many as there can be; only then worth counts.
  */
 public final class Slicer {
-
-  private static final int MOST_GRAMS = 40_000;
 
   /** Worth is counted in millionths of a minor unit, so that what is equal can be told apart. */
   private static final long UNIT = 1_000_000;
 
   private static final long GRAMS = 1000;
+  private static final long NEVER = Long.MIN_VALUE / 4;
 
-  private final Fillet fillet;
-  private final List<PortionType> types;
+  /** More portions than these are not asked to be without bones. */
+  public static final int MOST_BONELESS = 60;
+
+  private final Grid grid;
+  private final int grams;
+  private final List<Cut> cuts;
   private final long perGram;
   private final long another;
-  private final int grams;
-  private final double[] places;
-  private final double[][] thinnest;
+  private final int wanted;
 
-  /** The fillet gram by gram, for whatever is cut of it. */
-  private Slicer(Fillet fillet) {
-    this.fillet = fillet;
-    this.types = List.of();
-    this.perGram = 0;
-    this.another = UNIT;
-    this.grams = (int) (fillet.mass().milligrams() / 1000);
-    Check.inRange(grams, 1, MOST_GRAMS, "grams of a fillet");
-    this.places = new double[grams + 1];
-    for (int i = 0; i <= grams; i++) {
-      places[i] = i == grams ? 1 : fillet.profile().placeOf(i / (double) grams);
-    }
-    this.thinnest = thinnest();
-  }
+  // by portions without bones so far, and gram: best worth after a portion or the beginning, and
+  // inside a leftover
+  private final long[][] closed;
+  private final long[][] open;
+  private final int[][] typeAt;
+  private final int[][] fromAt;
+  private final int[][] layerAt;
+  private final int[][] openedAt;
 
-  /** The same fillet with what is cut of it. */
-  private Slicer(Slicer grid, List<PortionType> types, long overPerKilogram) {
-    this.fillet = grid.fillet;
-    this.grams = grid.grams;
-    this.places = grid.places;
-    this.thinnest = grid.thinnest;
-    this.types = types;
+  private Slicer(Grid grid, List<Cut> cuts, long overPerKilogram, int wanted) {
+    this.grid = grid;
+    this.grams = grid.grams();
+    this.cuts = cuts;
     this.perGram = overPerKilogram * (UNIT / GRAMS);
     // a leftover of its own must save more than the grams it hardly moves
     this.another = 20 * perGram + UNIT;
+    this.wanted = wanted;
+    this.closed = new long[wanted + 1][grams + 1];
+    this.open = new long[wanted + 1][grams + 1];
+    this.typeAt = new int[wanted + 1][grams + 1];
+    this.fromAt = new int[wanted + 1][grams + 1];
+    this.layerAt = new int[wanted + 1][grams + 1];
+    this.openedAt = new int[wanted + 1][grams + 1];
   }
 
   /**
@@ -67,8 +67,25 @@ public final class Slicer {
    * @return the pieces
    */
   public static Slicing best(Fillet fillet, List<PortionType> types, long overPerKilogram) {
+    return best(fillet, types, overPerKilogram, 0);
+  }
+
+  /**
+   * Finds the best cuts of those with enough portions without bones.
+   *
+   * @param fillet the fillet, of a gram or more
+   * @param types what may be cut of it
+   * @param overPerKilogram what a kilogram of leftover is worth, in minor units, from 0
+   * @param boneless how many portions without bones are wanted, up to {@link #MOST_BONELESS}
+   * @return the pieces; with fewer of them where no more can be had
+   */
+  public static Slicing best(
+      Fillet fillet, List<PortionType> types, long overPerKilogram, int boneless) {
     Check.that(overPerKilogram >= 0, "Expected a worth from 0, found " + overPerKilogram);
-    return new Slicer(new Slicer(fillet), List.copyOf(types), overPerKilogram).solve();
+    Check.inRange(boneless, 0, MOST_BONELESS, "portions without bones");
+    Grid grid = new Grid(fillet);
+    List<Cut> cuts = types.stream().map(type -> new Cut(grid, type)).toList();
+    return new Slicer(grid, cuts, overPerKilogram, boneless).solve();
   }
 
   /**
@@ -80,9 +97,10 @@ public final class Slicer {
    * @return the counts, in the order of the targets
    */
   public static List<Integer> counts(Fillet fillet, PortionType type, List<Integer> grams) {
-    Slicer grid = new Slicer(fillet);
+    Grid grid = new Grid(fillet);
     return grams.stream()
-        .map(target -> new Slicer(grid, List.of(moved(type, target)), 0).solve().portions().size())
+        .map(target -> new Slicer(grid, List.of(new Cut(grid, moved(type, target))), 0, 0))
+        .map(slicer -> slicer.solve().portions().size())
         .toList();
   }
 
@@ -96,7 +114,8 @@ public final class Slicer {
         most(Mass.ofMilligrams(Math.round(type.heaviest().milligrams() * scale)), target),
         type.millimetres(),
         type.boneless(),
-        Math.max(1, type.value()));
+        Math.max(1, type.value()),
+        type.style());
   }
 
   private static Mass least(Mass one, Mass other) {
@@ -107,101 +126,85 @@ public final class Slicer {
     return one.compareTo(other) >= 0 ? one : other;
   }
 
-  /** The thickness at each gram, and the least of 2, 4, 8 … of them from there on. */
-  private double[][] thinnest() {
-    int levels = 32 - Integer.numberOfLeadingZeros(grams + 1);
-    double[][] all = new double[levels][];
-    all[0] = new double[grams + 1];
-    for (int i = 0; i <= grams; i++) {
-      all[0][i] = fillet.millimetresAt(places[i]);
-    }
-    for (int level = 1; level < levels; level++) {
-      int half = 1 << (level - 1);
-      all[level] = new double[grams + 2 - 2 * half];
-      for (int i = 0; i < all[level].length; i++) {
-        all[level][i] = Math.min(all[level - 1][i], all[level - 1][i + half]);
-      }
-    }
-    return all;
-  }
-
-  private double thinnest(int from, int to) {
-    int level = 31 - Integer.numberOfLeadingZeros(to - from + 1);
-    return Math.min(thinnest[level][from], thinnest[level][to + 1 - (1 << level)]);
-  }
-
-  private boolean hasBones(int from) {
-    return places[from] < fillet.pinBonesTo();
-  }
-
   private Slicing solve() {
-    // best worth up to a gram, after a portion or the beginning, and inside a leftover
-    long[] closed = new long[grams + 1];
-    long[] open = new long[grams + 1];
-    int[] typeAt = new int[grams + 1];
-    int[] fromAt = new int[grams + 1];
-    int[] openedAt = new int[grams + 1];
-    java.util.Arrays.fill(closed, Long.MIN_VALUE / 4);
-    java.util.Arrays.fill(open, Long.MIN_VALUE / 4);
-    closed[0] = 0;
+    for (int layer = 0; layer <= wanted; layer++) {
+      Arrays.fill(closed[layer], NEVER);
+      Arrays.fill(open[layer], NEVER);
+    }
+    closed[0][0] = 0;
     for (int i = 1; i <= grams; i++) {
-      long gram = perGram - Math.round(thinnest[0][i]);
-      long fresh = closed[i - 1] - another + gram;
-      long further = open[i - 1] + gram;
-      open[i] = Math.max(fresh, further);
-      openedAt[i] = fresh > further ? i - 1 : openedAt[i - 1];
-      for (int t = 0; t < types.size(); t++) {
-        portions(i, t, closed, open, typeAt, fromAt);
+      leaveOver(i);
+      for (int t = 0; t < cuts.size(); t++) {
+        portions(i, t);
       }
     }
-    return trace(closed, open, typeAt, fromAt, openedAt);
+    int layer = wanted;
+    while (Math.max(closed[layer][grams], open[layer][grams]) <= NEVER / 2) {
+      layer--;
+    }
+    return trace(layer);
   }
 
-  private void portions(int end, int t, long[] closed, long[] open, int[] typeAt, int[] fromAt) {
-    PortionType type = types.get(t);
-    int lightest = (int) ((type.lightest().milligrams() + 999) / 1000);
-    int heaviest = (int) (type.heaviest().milligrams() / 1000);
-    long target = Math.round(type.target().milligrams() / 1000.0);
-    for (int mass = Math.max(1, lightest); mass <= heaviest && mass <= end; mass++) {
-      int from = end - mass;
-      long before = Math.max(closed[from], open[from]);
-      long worth = before + type.value() * UNIT - (mass - target) * (mass - target);
-      boolean fits =
-          worth > closed[end]
-              && !(type.boneless() && hasBones(from))
-              && (type.millimetres() == 0 || thinnest(from, end) >= type.millimetres());
-      if (fits) {
-        closed[end] = worth;
-        typeAt[end] = t;
-        fromAt[end] = from;
-      }
+  private void leaveOver(int gram) {
+    long worth = perGram - Math.round(grid.millimetres(gram));
+    for (int layer = 0; layer <= wanted; layer++) {
+      long fresh = closed[layer][gram - 1] - another + worth;
+      long further = open[layer][gram - 1] + worth;
+      open[layer][gram] = Math.max(fresh, further);
+      openedAt[layer][gram] = fresh > further ? gram - 1 : openedAt[layer][gram - 1];
     }
   }
 
-  private Slicing trace(long[] closed, long[] open, int[] typeAt, int[] fromAt, int[] openedAt) {
+  private void portions(int end, int t) {
+    Cut cut = cuts.get(t);
+    PortionType type = cut.type();
+    double lightest = type.lightest().milligrams() / 1000.0;
+    double heaviest = type.heaviest().milligrams() / 1000.0;
+    for (int from = end - 1; from >= cut.first(); from--) {
+      double mass = cut.grams(from, end);
+      if (mass > heaviest) {
+        break;
+      }
+      if (mass >= lightest) {
+        long worth = worth(cut, from, end, mass);
+        int more = cut.hasBones(from) ? 0 : 1;
+        for (int layer = 0; layer <= wanted; layer++) {
+          put(t, from, end, layer, Math.min(wanted, layer + more), worth);
+        }
+      }
+    }
+  }
+
+  private long worth(Cut cut, int from, int end, double mass) {
+    double off = mass - Math.round(cut.type().target().milligrams() / 1000.0);
+    double trimmed = end - from - mass;
+    return cut.type().value() * UNIT - Math.round(off * off) + Math.round(trimmed * perGram);
+  }
+
+  private void put(int t, int from, int end, int before, int layer, long worth) {
+    long sum = Math.max(closed[before][from], open[before][from]) + worth;
+    if (sum > closed[layer][end] && sum > NEVER / 2 && cuts.get(t).fits(from, end)) {
+      closed[layer][end] = sum;
+      typeAt[layer][end] = t;
+      fromAt[layer][end] = from;
+      layerAt[layer][end] = before;
+    }
+  }
+
+  private Slicing trace(int last) {
     List<Slicing.Piece> pieces = new ArrayList<>();
     int at = grams;
-    boolean inside = open[at] > closed[at];
+    int layer = last;
+    boolean inside = open[layer][at] > closed[layer][at];
     while (at > 0) {
-      int from = inside ? openedAt[at] : fromAt[at];
-      pieces.add(piece(from, at, inside ? Optional.empty() : Optional.of(types.get(typeAt[at]))));
+      int from = inside ? openedAt[layer][at] : fromAt[layer][at];
+      pieces.add(inside ? grid.left(from, at) : cuts.get(typeAt[layer][at]).portion(from, at));
+      layer = inside ? layer : layerAt[layer][at];
       at = from;
       // before a leftover there is a portion, or the beginning
-      inside = !inside && open[at] > closed[at];
+      inside = !inside && open[layer][at] > closed[layer][at];
     }
     Collections.reverse(pieces);
-    return new Slicing(fillet, pieces);
-  }
-
-  private Slicing.Piece piece(int from, int to, Optional<PortionType> type) {
-    // what a fillet weighs beside whole grams is in its last piece
-    long milligrams = (to - from) * 1000L + (to == grams ? fillet.mass().milligrams() % 1000 : 0);
-    return new Slicing.Piece(
-        places[from],
-        places[to],
-        Mass.ofMilligrams(milligrams),
-        type,
-        hasBones(from),
-        thinnest(from, to));
+    return new Slicing(grid.fillet(), pieces);
   }
 }

@@ -22,7 +22,8 @@ public record Slicing(Fillet fillet, List<Piece> pieces) {
    *
    * @param from where it begins, 0 at the head end of the fillet and 1 at the tail end
    * @param to where it ends
-   * @param mass what it weighs, an estimate
+   * @param mass what it weighs, an estimate; of a portion, when it is trimmed
+   * @param trim what is trimmed off a portion
    * @param type what it is; empty if it is left over
    * @param bones whether pin bones are in it
    * @param thinnest how thick it is at its thinnest, in millimetres
@@ -31,6 +32,7 @@ public record Slicing(Fillet fillet, List<Piece> pieces) {
       double from,
       double to,
       Mass mass,
+      Mass trim,
       Optional<PortionType> type,
       boolean bones,
       double thinnest) {}
@@ -45,9 +47,27 @@ public record Slicing(Fillet fillet, List<Piece> pieces) {
   }
 
   /**
+   * Returns the portions without bones.
+   *
+   * @return how many they are
+   */
+  public int boneless() {
+    return (int) portions().stream().filter(piece -> !piece.bones()).count();
+  }
+
+  /**
+   * Returns what is trimmed off the portions.
+   *
+   * @return the mass
+   */
+  public Mass trim() {
+    return Mass.total(pieces.stream().map(Piece::trim).toList());
+  }
+
+  /**
    * Returns what is left over.
    *
-   * @return the mass of the pieces that are nothing
+   * @return the mass of the pieces that are nothing, without what is trimmed off
    */
   public Mass over() {
     return Mass.total(

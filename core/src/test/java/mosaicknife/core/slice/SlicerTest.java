@@ -9,9 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import mosaicknife.core.anatomy.Catalogue;
-import mosaicknife.core.anatomy.MassProfile;
 import mosaicknife.core.anatomy.Species;
-import mosaicknife.core.anatomy.Thickness;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.DataProvider;
@@ -19,37 +17,6 @@ import org.testng.annotations.Test;
 
 /** Where a fillet is cut, against sums by hand and against every way to cut it. */
 public class SlicerTest {
-
-  /** A bar: as thick and wide everywhere, so that a tenth of its length is a tenth of its mass. */
-  private static Fillet bar(int grams, double pinBonesTo) {
-    return new Fillet(
-        Mass.ofGrams(grams),
-        40,
-        true,
-        pinBonesTo,
-        new MassProfile(0, 1, List.of(0.0, 0.5, 1.0)),
-        new Thickness(List.of(0.05, 0.05)),
-        40,
-        1);
-  }
-
-  /** A wedge that is 40 mm thick at its head end and comes to nothing. */
-  private static Fillet wedge(int grams) {
-    List<Double> before = new ArrayList<>();
-    for (int i = 0; i <= 100; i++) {
-      double s = i / 100.0;
-      before.add(1 - (1 - s) * (1 - s));
-    }
-    return new Fillet(
-        Mass.ofGrams(grams),
-        40,
-        true,
-        0,
-        new MassProfile(0, 1, before),
-        new Thickness(List.of(0.1, 0.0)),
-        40,
-        1);
-  }
 
   private static PortionType type(int target, int less, int more, long value) {
     return new PortionType(
@@ -94,15 +61,16 @@ public class SlicerTest {
 
   @Test
   public void limitsOfTheDishCountAndNotTheTarget() {
-    assertEquals(Slicer.best(bar(790, 0), List.of(type(165, 0, 0, 1)), 0).portions().size(), 4);
+    assertEquals(
+        Slicer.best(Fillets.bar(790, 0), List.of(type(165, 0, 0, 1)), 0).portions().size(), 4);
     PortionType five =
         PortionType.of(
             "dish", new Serving(Serving.Form.SLICES, Mass.ofGrams(165), 0.05, 1, false), 0, false);
-    Slicing slicing = Slicer.best(bar(790, 0), List.of(five), 0);
+    Slicing slicing = Slicer.best(Fillets.bar(790, 0), List.of(five), 0);
     assertEquals(slicing.portions().size(), 5, "158 g are within five percent of 165");
     assertTrue(slicing.portions().stream().allMatch(p -> p.mass().compareTo(five.lightest()) >= 0));
     assertEquals(
-        Slicer.best(bar(100, 0), List.of(type(180, 10, 10, 5)), 0).over(),
+        Slicer.best(Fillets.bar(100, 0), List.of(type(180, 10, 10, 5)), 0).over(),
         Mass.ofGrams(100),
         "a target larger than the fillet");
   }
@@ -112,7 +80,7 @@ public class SlicerTest {
     PortionType thick =
         new PortionType(
             "block", Mass.ofGrams(100), Mass.ofGrams(100), Mass.ofGrams(100), 20, false, 500);
-    Slicing slicing = Slicer.best(wedge(1000), List.of(thick), 100);
+    Slicing slicing = Slicer.best(Fillets.wedge(1000), List.of(thick), 100);
     // half of its thickness is at half of its length, where three quarters of its mass are before
     assertEquals(slicing.portions().size(), 7);
     assertTrue(slicing.portions().stream().allMatch(p -> p.thinnest() >= 20));
@@ -120,7 +88,7 @@ public class SlicerTest {
     PortionType boneless =
         new PortionType(
             "child", Mass.ofGrams(100), Mass.ofGrams(100), Mass.ofGrams(100), 0, true, 500);
-    Slicing tail = Slicer.best(bar(1000, 0.35), List.of(boneless), 100);
+    Slicing tail = Slicer.best(Fillets.bar(1000, 0.35), List.of(boneless), 100);
     assertEquals(tail.portions().size(), 6);
     assertTrue(tail.portions().stream().noneMatch(Slicing.Piece::bones));
     assertTrue(tail.portions().get(0).from() >= 0.35);
@@ -156,7 +124,8 @@ public class SlicerTest {
   @Test
   public void theCurveFallsWithTheTarget() {
     assertEquals(
-        Slicer.counts(bar(1318, 0), type(180, 0, 0, 1), List.of(160, 164, 165, 180, 188, 189)),
+        Slicer.counts(
+            Fillets.bar(1318, 0), type(180, 0, 0, 1), List.of(160, 164, 165, 180, 188, 189)),
         List.of(8, 8, 7, 7, 7, 6));
   }
 
@@ -174,7 +143,8 @@ public class SlicerTest {
   public void noOtherWayToCutIsWorthMore(long seed) {
     Random random = new Random(seed);
     int grams = 18 + random.nextInt(6);
-    Fillet fillet = random.nextBoolean() ? wedge(grams) : bar(grams, random.nextDouble());
+    Fillet fillet =
+        random.nextBoolean() ? Fillets.wedge(grams) : Fillets.bar(grams, random.nextDouble());
     List<PortionType> types = new ArrayList<>();
     for (int i = 0; i < 2; i++) {
       int target = 4 + random.nextInt(5);

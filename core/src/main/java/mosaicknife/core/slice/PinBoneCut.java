@@ -1,0 +1,145 @@
+package mosaicknife.core.slice;
+
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import mosaicknife.core.anatomy.MassProfile;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+
+/**
+ * What is done about the pin bones of a fillet before it is portioned.
+ *
+ * @param way what is done
+ * @param lanes what is portioned: one fillet, or the back, the belly side and the tail
+ * @param strip what the cut takes out with the bones; zero where none is taken out
+ */
+public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
+
+  /** A strip is so wide, in centimetres: the row with a knife's breadth beside it. */
+  private static final double STRIP = 0.8;
+
+  /** So much of the front lies above the row: the back is thicker than the belly side. */
+  private static final double ABOVE = 0.55;
+
+  private static final int STEPS = 100;
+
+  /** Copies the lanes. */
+  public PinBoneCut {
+    lanes = List.copyOf(lanes);
+  }
+
+  /** What can be done about pin bones. */
+  public enum Way {
+    /** They stay in and are said to the pass, or are pulled one by one: nothing is lost. */
+    LEFT_IN,
+    /** A strip or V on both sides of the row comes out. */
+    STRIP,
+    /** The back is cut off above the row, the tail behind the last bone; the rest has them. */
+    ABOVE_THE_ROW
+  }
+
+  /**
+   * Makes the cut.
+   *
+   * @param fillet the fillet
+   * @param way what is done about its pin bones
+   * @return what is left to portion; the fillet as it is where it has no pin bones
+   */
+  public static PinBoneCut of(Fillet fillet, Way way) {
+    double to = fillet.pinBonesTo();
+    if (to <= 0 || way == Way.LEFT_IN) {
+      return new PinBoneCut(Way.LEFT_IN, List.of(fillet), Mass.ZERO);
+    }
+    return way == Way.STRIP ? strip(fillet) : aboveTheRow(fillet);
+  }
+
+  private static PinBoneCut strip(Fillet fillet) {
+    List<Double> left = new ArrayList<>();
+    left.add(0.0);
+    double sum = 0;
+    for (int i = 0; i < STEPS; i++) {
+      double from = i / (double) STEPS;
+      double to = (i + 1) / (double) STEPS;
+      double grams = fillet.gramsBefore(to) - fillet.gramsBefore(from);
+      double boned = Math.max(0, Math.min(1, (fillet.pinBonesTo() - from) * STEPS));
+      double wide = fillet.centimetresWideAt((from + to) / 2);
+      double taken = wide <= 0 ? 1 : Math.min(1, STRIP / wide);
+      sum += grams * (1 - boned * taken);
+      left.add(sum);
+    }
+    Mass rest = grams(Math.max(1, sum));
+    double all = sum;
+    List<Double> shares = left.stream().map(one -> all <= 0 ? 0 : Math.min(1, one / all)).toList();
+    return new PinBoneCut(
+        Way.STRIP,
+        List.of(
+            new Fillet(
+                rest,
+                fillet.centimetres(),
+                fillet.measured(),
+                0,
+                new MassProfile(fillet.profile().from(), fillet.profile().to(), exactEnds(shares)),
+                fillet.thickness(),
+                fillet.body(),
+                fillet.slimmer())),
+        fillet.mass().minus(rest));
+  }
+
+  /** A profile begins at nothing and ends at all of it, whatever was rounded on the way. */
+  private static List<Double> exactEnds(List<Double> shares) {
+    List<Double> all = new ArrayList<>(shares);
+    all.set(0, 0.0);
+    all.set(all.size() - 1, 1.0);
+    return all;
+  }
+
+  private static PinBoneCut aboveTheRow(Fillet fillet) {
+    double to = fillet.pinBonesTo();
+    Mass front = grams(Math.floor(fillet.gramsBefore(to)));
+    Mass back =
+        Mass.ofMilligrams(
+            front.multipliedBy(Fraction.ofEstimate(ABOVE), RoundingMode.DOWN).milligrams()
+                / 1000
+                * 1000);
+    Mass belly = front.minus(back);
+    Mass tail = fillet.mass().minus(front);
+    List<Fillet> lanes = new ArrayList<>();
+    add(lanes, fillet, back, 0, to, 0);
+    add(lanes, fillet, belly, 0, to, 1);
+    add(lanes, fillet, tail, to, 1, 0);
+    return new PinBoneCut(Way.ABOVE_THE_ROW, lanes, Mass.ZERO);
+  }
+
+  private static void add(
+      List<Fillet> lanes, Fillet fillet, Mass mass, double from, double to, double bones) {
+    if (mass.milligrams() < 1000 || to <= from) {
+      return;
+    }
+    double before = fillet.profile().before(from);
+    double share = fillet.profile().before(to) - before;
+    List<Double> cumulative = new ArrayList<>();
+    for (int i = 0; i <= STEPS; i++) {
+      double s = from + (to - from) * i / STEPS;
+      cumulative.add(Math.min(1, (fillet.profile().before(s) - before) / share));
+    }
+    double length = fillet.profile().to() - fillet.profile().from();
+    lanes.add(
+        new Fillet(
+            mass,
+            fillet.centimetres() * (to - from),
+            fillet.measured(),
+            bones,
+            new MassProfile(
+                fillet.profile().from() + from * length,
+                fillet.profile().from() + to * length,
+                exactEnds(cumulative)),
+            fillet.thickness(),
+            fillet.body(),
+            fillet.slimmer()));
+  }
+
+  private static Mass grams(double grams) {
+    return Mass.ofMilligrams(Math.round(grams * 1000));
+  }
+}
