@@ -61,7 +61,8 @@ public class ArchitectureTest {
         .check(core);
     noClasses()
         .that()
-        .resideOutsideOfPackages("mosaicknife.core.use..", "mosaicknife.core.clock..")
+        .resideOutsideOfPackages(
+            "mosaicknife.core.use..", "mosaicknife.core.clock..", "mosaicknife.core.slice..")
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage("com.google.ortools..")

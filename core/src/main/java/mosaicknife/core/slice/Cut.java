@@ -8,8 +8,10 @@ import mosaicknife.core.quantity.Mass;
  */
 final class Cut {
 
-  /** A block is so much of the widest place: wider gives narrow ends, narrower much trim. */
-  private static final double BLOCK = 0.7;
+  /** Widths of a block that are tried, as parts of the widest place. */
+  private static final int WIDTHS = 20;
+
+  private static final double NEARLY = 1 - 1e-6;
 
   private static final double MILLIMETRES = 10;
 
@@ -23,14 +25,8 @@ final class Cut {
     this.grid = grid;
     this.type = type;
     double[] wide = type.style() == Style.BLOCK ? widths() : new double[0];
-    double block = 0;
-    for (double width : wide) {
-      block = Math.max(block, BLOCK * width);
-    }
-    this.kept = new double[grid.grams() + 1];
-    for (int i = 1; i <= grid.grams(); i++) {
-      kept[i] = kept[i - 1] + (block == 0 ? 1 : Math.min(1, block / wide[i]));
-    }
+    double block = block(wide);
+    this.kept = kept(wide, block);
     int from = 0;
     int to = grid.grams();
     while (from < to && !reaches(from, wide, block, true)) {
@@ -43,6 +39,41 @@ final class Cut {
     this.last = to;
   }
 
+  /** The width of the block that keeps most of the fillet; 0 where it is not squared. */
+  private double block(double[] wide) {
+    double widest = 0;
+    for (double one : wide) {
+      widest = Math.max(widest, one);
+    }
+    double best = 0;
+    double most = 0;
+    for (int i = 1; i <= WIDTHS && wide.length > 0; i++) {
+      double width = widest * i / WIDTHS;
+      double[] mass = kept(wide, width);
+      int from = 0;
+      int to = grid.grams();
+      while (from < to && wide[from] < width * NEARLY) {
+        from++;
+      }
+      while (to > from && wide[to] < width * NEARLY) {
+        to--;
+      }
+      if (mass[to] - mass[from] > most) {
+        most = mass[to] - mass[from];
+        best = width;
+      }
+    }
+    return best;
+  }
+
+  private double[] kept(double[] wide, double block) {
+    double[] sum = new double[grid.grams() + 1];
+    for (int i = 1; i < sum.length; i++) {
+      sum[i] = sum[i - 1] + (block == 0 ? 1 : Math.min(1, block / wide[i]));
+    }
+    return sum;
+  }
+
   private double[] widths() {
     double[] wide = new double[grid.grams() + 1];
     for (int i = 0; i <= grid.grams(); i++) {
@@ -53,7 +84,7 @@ final class Cut {
 
   private boolean reaches(int gram, double[] wide, double block, boolean head) {
     return switch (type.style()) {
-      case BLOCK -> wide[gram] >= block;
+      case BLOCK -> wide[gram] >= block * NEARLY;
       case BIAS -> {
         double way =
             head ? grid.centimetres(gram) : grid.fillet().centimetres() - grid.centimetres(gram);
@@ -75,9 +106,9 @@ final class Cut {
     return last;
   }
 
-  /** What a piece weighs when it is trimmed, in grams; whole ones where nothing is. */
+  /** What a piece weighs when it is trimmed, in whole grams. */
   double grams(int from, int to) {
-    return kept[to] - kept[from];
+    return Math.rint(kept[to] - kept[from]);
   }
 
   boolean hasBones(int from) {

@@ -50,8 +50,8 @@ public record PassCut(PinBoneCut bones, List<Slicing> lanes) {
    * @param types what may be cut of it
    * @param overPerKilogram what a kilogram of leftover is worth, in minor units
    * @param boneless how many portions without bones are wanted
-   * @return the ways: first those with enough of them, then by portions, then by what is lost; one
-   *     only where there are no pin bones
+   * @return the ways: first those with enough of them, then by portions, then the one with least to
+   *     do; one only where there are no pin bones
    */
   public static List<PassCut> ways(
       Fillet fillet, List<PortionType> types, long overPerKilogram, int boneless) {
@@ -64,6 +64,7 @@ public record PassCut(PinBoneCut bones, List<Slicing> lanes) {
     all.sort(
         Comparator.comparing((PassCut one) -> -Math.min(boneless, one.boneless()))
             .thenComparing(one -> -one.portions())
+            .thenComparing(one -> one.bones().way())
             .thenComparing(PassCut::lost));
     return all;
   }

@@ -17,7 +17,7 @@ public enum PassFlag {
   /** Heat takes the square of the thickness: at three quarters about half the time. */
   private static final double THIN = 0.75;
 
-  private static final double THICK = 1.33;
+  private static final double THICK = 1.3;
 
   /**
    * Returns the flags of a piece.
