@@ -100,6 +100,16 @@ public record Eating(
    * @return the fraction, 0 without pin bones; a starting estimate
    */
   public double pinBoneStrip() {
-    return STRIP * pinBonesTo;
+    return pinBoneStrip(pinBonesTo);
+  }
+
+  /**
+   * Returns which fraction of a main cut a strip along its pin bones takes.
+   *
+   * @param reach how far the pin bones reach along it, from 0 to 1
+   * @return the fraction, a starting estimate
+   */
+  public static double pinBoneStrip(double reach) {
+    return STRIP * reach;
   }
 }

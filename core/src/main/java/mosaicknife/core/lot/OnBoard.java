@@ -13,8 +13,9 @@ import mosaicknife.core.slice.Fillet;
  * @param fish the number of the fish
  * @param mass what it weighs
  * @param measured whether it was weighed by itself; else it is what the norm says
+ * @param pinBones whether its pin bones are still in it, by the plan of the lot
  */
-public record OnBoard(LotPart part, int fish, Mass mass, boolean measured) {
+public record OnBoard(LotPart part, int fish, Mass mass, boolean measured, boolean pinBones) {
 
   /**
    * Returns the main cuts of a lot, in cutting order and by fish.
@@ -24,6 +25,7 @@ public record OnBoard(LotPart part, int fish, Mass mass, boolean measured) {
    *     pieces and what was skipped are not among them
    */
   public static List<OnBoard> of(LotSheet sheet) {
+    boolean pinBones = sheet.plan().leavesPinBones();
     List<OnBoard> all = new ArrayList<>();
     for (LotPart part : sheet.parts()) {
       boolean isMain =
@@ -34,7 +36,7 @@ public record OnBoard(LotPart part, int fish, Mass mass, boolean measured) {
         Optional<Mass> weighed = part.find(fish).map(Weighing::mass);
         Optional<Mass> mass = weighed.or(() -> each(part, sheet.lot().fish()));
         if (mass.filter(Mass::isPositive).isPresent()) {
-          all.add(new OnBoard(part, fish, mass.get(), weighed.isPresent()));
+          all.add(new OnBoard(part, fish, mass.get(), weighed.isPresent(), pinBones));
         }
       }
     }
@@ -53,7 +55,8 @@ public record OnBoard(LotPart part, int fish, Mass mass, boolean measured) {
    * @return its shape; empty if the body plan draws no such part
    */
   public Optional<Fillet> shape(Lot lot, Optional<Double> length) {
-    return Fillet.of(lot.species(), part.slot(), mass, of(lot), length);
+    return Fillet.of(lot.species(), part.slot(), mass, of(lot), length)
+        .map(fillet -> pinBones ? fillet : fillet.withoutPinBones());
   }
 
   /**

@@ -3,10 +3,12 @@ package mosaicknife.core.plan;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import mosaicknife.core.anatomy.Catalogue;
@@ -52,6 +54,12 @@ public record CutPlan(
     List<Planned> parts,
     double minutes,
     Map<String, List<Fraction>> pieces) {
+
+  private static final Set<CuttingOption.Trait> WITHOUT_PIN_BONES =
+      EnumSet.of(
+          CuttingOption.Trait.PIN_BONES_PULLED,
+          CuttingOption.Trait.PIN_BONES_CUT,
+          CuttingOption.Trait.RIBS_WITH_PIN_BONES);
 
   private static final double SPREAD_OF_ADDED = 0.35;
 
@@ -270,6 +278,19 @@ public record CutPlan(
                 all.stream().map(one -> one.slot().isMain() ? one.edible() : Mass.ZERO).toList())
             : part.edible(),
         all.size() > 1 ? all : List.of());
+  }
+
+  /**
+   * Returns whether pin bones are still in the main cuts when they come off.
+   *
+   * @return true unless the plan pulls them, cuts them out, or takes them off with the ribs
+   */
+  public boolean leavesPinBones() {
+    return fish.species().eating().pinBonesTo() > 0
+        && CuttingOptions.of(fish.species(), fish.state(), choices).stream()
+            .map(choices::in)
+            .flatMap(choice -> choice.traits().stream())
+            .noneMatch(WITHOUT_PIN_BONES::contains);
   }
 
   /**

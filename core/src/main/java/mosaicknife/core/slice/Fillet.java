@@ -77,7 +77,7 @@ public record Fillet(
                   body * share,
                   length.isPresent(),
                   plan.slots().stream().anyMatch(one -> one.code().equals(slot) && one.isMain())
-                      ? PinBones.reach(plan)
+                      ? species.eating().pinBonesTo()
                       : 0,
                   profile,
                   plan.thickness(),
@@ -105,6 +105,15 @@ public record Fillet(
         .map(profile -> (profile.to() - profile.from()) * species.centimetres(fish))
         .map(expected -> length >= SHORTEST * expected && length <= LONGEST * expected)
         .orElse(false);
+  }
+
+  /**
+   * Returns the same when its pin bones are out.
+   *
+   * @return the fillet without pin bones
+   */
+  public Fillet withoutPinBones() {
+    return new Fillet(mass, centimetres, measured, 0, profile, thickness, body, slimmer);
   }
 
   /**

@@ -3,6 +3,7 @@ package mosaicknife.core.slice;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.MassProfile;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -15,9 +16,6 @@ import mosaicknife.core.quantity.Mass;
  * @param strip what the cut takes out with the bones; zero where none is taken out
  */
 public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
-
-  /** A strip is so wide, in centimetres: the row with a knife's breadth beside it. */
-  private static final double STRIP = 0.8;
 
   /** So much of the front lies above the row: the back is thicker than the belly side. */
   private static final double ABOVE = 0.55;
@@ -54,36 +52,39 @@ public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
     return way == Way.STRIP ? strip(fillet) : aboveTheRow(fillet);
   }
 
+  /** The strip is as wide everywhere, so it takes more where the fillet is thicker. */
   private static PinBoneCut strip(Fillet fillet) {
-    List<Double> left = new ArrayList<>();
-    left.add(0.0);
+    double strip = Eating.pinBoneStrip(fillet.pinBonesTo()) * fillet.mass().milligrams() / 1000.0;
+    double[] thick = new double[STEPS];
     double sum = 0;
     for (int i = 0; i < STEPS; i++) {
-      double from = i / (double) STEPS;
-      double to = (i + 1) / (double) STEPS;
-      double grams = fillet.gramsBefore(to) - fillet.gramsBefore(from);
-      double boned = Math.max(0, Math.min(1, (fillet.pinBonesTo() - from) * STEPS));
-      double wide = fillet.centimetresWideAt((from + to) / 2);
-      double taken = wide <= 0 ? 1 : Math.min(1, STRIP / wide);
-      sum += grams * (1 - boned * taken);
-      left.add(sum);
+      double boned = Math.max(0, Math.min(1, fillet.pinBonesTo() * STEPS - i));
+      thick[i] = boned * fillet.millimetresAt((i + 0.5) / STEPS);
+      sum += thick[i];
     }
-    Mass rest = grams(Math.max(1, sum));
-    double all = sum;
-    List<Double> shares = left.stream().map(one -> all <= 0 ? 0 : Math.min(1, one / all)).toList();
-    return new PinBoneCut(
-        Way.STRIP,
-        List.of(
-            new Fillet(
-                rest,
-                fillet.centimetres(),
-                fillet.measured(),
-                0,
-                new MassProfile(fillet.profile().from(), fillet.profile().to(), exactEnds(shares)),
-                fillet.thickness(),
-                fillet.body(),
-                fillet.slimmer())),
-        fillet.mass().minus(rest));
+    List<Double> left = new ArrayList<>();
+    left.add(0.0);
+    double so = 0;
+    for (int i = 0; i < STEPS; i++) {
+      double grams =
+          fillet.gramsBefore((i + 1) / (double) STEPS) - fillet.gramsBefore(i / (double) STEPS);
+      so += Math.max(0, grams - (sum <= 0 ? 0 : strip * thick[i] / sum));
+      left.add(so);
+    }
+    double all = so;
+    Mass rest = grams(all);
+    List<Double> shares = left.stream().map(one -> Math.min(1, one / all)).toList();
+    Fillet boned =
+        new Fillet(
+            rest,
+            fillet.centimetres(),
+            fillet.measured(),
+            0,
+            new MassProfile(fillet.profile().from(), fillet.profile().to(), exactEnds(shares)),
+            fillet.thickness(),
+            fillet.body(),
+            fillet.slimmer());
+    return new PinBoneCut(Way.STRIP, List.of(boned), fillet.mass().minus(rest));
   }
 
   /** A profile begins at nothing and ends at all of it, whatever was rounded on the way. */

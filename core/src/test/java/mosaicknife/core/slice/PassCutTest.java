@@ -118,11 +118,15 @@ public class PassCutTest {
 
   @Test
   public void theStripTakesTheBonesOutAndWeighsWhatItIs() {
-    // 1000 g, 40 cm: 25 g a cm; the row reaches 20 cm; the strip is 8 mm of the width
+    // the row reaches half of it; a whole row would take 7 of 100
     Fillet bar = Fillets.bar(1000, 0.5);
-    double wide = bar.centimetresWideAt(0.3);
     PinBoneCut strip = PinBoneCut.of(bar, Way.STRIP);
-    assertEquals(strip.strip().milligrams() / 1000.0, 500 * 0.8 / wide, 2);
+    assertEquals(strip.strip().milligrams() / 1000.0, 35, 0.01);
+    // it is taken off the front only: half of the length still has 500 g
+    assertEquals(
+        1000 - strip.strip().milligrams() / 1000.0 - strip.lanes().get(0).gramsBefore(0.5),
+        500,
+        0.5);
     assertEquals(strip.lanes().size(), 1);
     assertEquals(strip.lanes().get(0).pinBonesTo(), 0.0);
     assertEquals(strip.lanes().get(0).mass().plus(strip.strip()), bar.mass());
