@@ -1,36 +1,37 @@
 // Dragging a cut weighs the pieces beside it anew, from the profile the server sent.
 
-const LEFT = 10;
 const LEAST_PIXELS = 12;
 const ROOM_FOR_WORDS = 82;
 const ROOM_FOR_A_FIGURE = 30;
 
 const fillet = document.getElementById("fillet");
 const restore = document.getElementById("restore");
+const undo = [];
 
-if (fillet) {
-  const before = fillet.dataset.before.split(" ").map(Number);
-  const grams = Number(fillet.dataset.grams);
-  const right = LEFT + Number(fillet.dataset.centimetres) * Number(fillet.dataset.scale);
-  const knives = [...fillet.querySelectorAll(".knife")];
-  const labels = [...fillet.querySelectorAll(".piece-grams")];
+function lane(group) {
+  const before = group.dataset.before.split(" ").map(Number);
+  const grams = Number(group.dataset.grams);
+  const left = Number(group.dataset.left);
+  const right = Number(group.dataset.right);
+  const knives = [...group.querySelectorAll(".knife")];
+  const labels = [...group.querySelectorAll(".piece-grams")];
   const first = labels.map((label) => [label.textContent, label.getAttribute("x")]);
   const places = knives.map((knife) => Number(knife.dataset.x));
 
   const share = (x) => {
-    const place = Math.max(0, Math.min(1, (x - LEFT) / (right - LEFT))) * (before.length - 1);
+    const place = Math.max(0, Math.min(1, (x - left) / (right - left))) * (before.length - 1);
     const index = Math.min(before.length - 2, Math.floor(place));
     return before[index] + (place - index) * (before[index + 1] - before[index]);
   };
   const weigh = (piece) => {
-    const from = piece === 0 ? LEFT : places[piece - 1];
+    const from = piece === 0 ? left : places[piece - 1];
     const to = piece === places.length ? right : places[piece];
     const mass = Math.round((share(to) - share(from)) * grams);
     labels[piece].textContent = to - from >= ROOM_FOR_WORDS ? `≈ ${mass} g` : to - from >= ROOM_FOR_A_FIGURE ? mass : "";
     labels[piece].setAttribute("x", (from + to) / 2);
   };
   const put = (i, x) => {
-    const least = (i === 0 ? LEFT : places[i - 1]) + LEAST_PIXELS;
+    const least = (i === 0 ? left : places[i - 1]) + LEAST_PIXELS;
     const most = (i === places.length - 1 ? right : places[i + 1]) - LEAST_PIXELS;
     places[i] = Math.max(least, Math.min(most, x));
     knives[i].setAttribute("transform", `translate(${places[i]} 0)`);
@@ -47,7 +48,7 @@ if (fillet) {
       put(i, ((event.clientX - box.left) / box.width) * fillet.viewBox.baseVal.width);
     });
   });
-  restore.addEventListener("click", () => {
+  undo.push(() => {
     knives.forEach((knife, i) => {
       places[i] = Number(knife.dataset.x);
       knife.setAttribute("transform", `translate(${places[i]} 0)`);
@@ -56,6 +57,13 @@ if (fillet) {
       label.textContent = first[i][0];
       label.setAttribute("x", first[i][1]);
     });
+  });
+}
+
+if (fillet) {
+  fillet.querySelectorAll(".cut-lane").forEach(lane);
+  restore.addEventListener("click", () => {
+    undo.forEach((one) => one());
     restore.hidden = true;
   });
 }

@@ -244,7 +244,7 @@ public class ApiTest extends WithDatabase {
         .andExpect(status().isOk())
         .andExpect(jsonPath("$.measured").value(true))
         .andExpect(jsonPath("$.centimetres").value(50.0))
-        .andExpect(jsonPath("$.portions").value(3));
+        .andExpect(jsonPath("$.portions").value(2));
   }
 
   @Test

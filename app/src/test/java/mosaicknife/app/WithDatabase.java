@@ -28,5 +28,6 @@ public abstract class WithDatabase extends AbstractTestNGSpringContextTests {
     registry.add("mosaic.demo", () -> "true");
     registry.add("mosaic.scale.stand-in", () -> "true");
     registry.add("mosaic.clock.seconds", () -> "0.3");
+    registry.add("mosaic.slice.seconds", () -> "0.5");
   }
 }

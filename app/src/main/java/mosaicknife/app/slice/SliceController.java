@@ -1,6 +1,5 @@
 package mosaicknife.app.slice;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,77 +9,106 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.portion.Serving;
-import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
-import mosaicknife.core.slice.Fillet;
-import mosaicknife.core.slice.PortionType;
-import mosaicknife.core.slice.Slicer;
-import mosaicknife.core.slice.Slicing;
+import mosaicknife.core.slice.PassCut;
+import mosaicknife.core.slice.Style;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 
-/** The Slice station. */
+/** The Slice station of one lot: where its fillets are cut. */
 @Controller
 class SliceController {
 
-  private static final BigDecimal MOST_THICK = BigDecimal.valueOf(200);
-  private static final BigDecimal LEAST_LENGTH = BigDecimal.ONE;
-  private static final BigDecimal MOST_LENGTH = BigDecimal.valueOf(300);
-  private static final BigDecimal MOST_TOLERANCE = BigDecimal.valueOf(30);
-  private static final int HUNDRED = 100;
-
   private final LotSheets sheets;
+  private final SliceDesk desk;
+  private final WeighedRows weighed;
   private final HouseSettings houses;
   private final Paper paper;
   private final Words words;
 
-  SliceController(LotSheets sheets, HouseSettings houses, Paper paper, Words words) {
+  SliceController(
+      LotSheets sheets,
+      SliceDesk desk,
+      WeighedRows weighed,
+      HouseSettings houses,
+      Paper paper,
+      Words words) {
     this.sheets = sheets;
+    this.desk = desk;
+    this.weighed = weighed;
     this.houses = houses;
     this.paper = paper;
     this.words = words;
   }
 
-  /** What is asked of the fillets: as typed, or as the dish has it. */
-  private record Asked(
-      Serving serving, double millimetres, boolean boneless, Optional<Double> length) {
+  /** What a page is about: a fillet of a lot, what is asked of it, and what was wrong with that. */
+  private record Question(
+      LotSheet sheet, List<OnBoard> board, OnBoard piece, Asked asked, String sentence) {}
 
-    PortionType type(String name) {
-      return PortionType.of(name, serving, millimetres, boneless);
-    }
+  private Optional<Question> question(LotSheet sheet, Map<String, String> typed) {
+    List<OnBoard> board = OnBoard.of(sheet);
+    return chosen(board, typed.getOrDefault("piece", ""))
+        .map(
+            piece -> {
+              Formats formats = houses.house().formats();
+              Serving dish = sheet.plates().servingOf(piece.part().slot());
+              try {
+                Asked asked = Asked.of(typed, dish, piece, sheet.lot(), formats);
+                return new Question(sheet, board, piece, asked, "");
+              } catch (Refusal | QuantityFormatException refusal) {
+                Asked asked = Asked.ofDish(dish, formats);
+                return new Question(sheet, board, piece, asked, words.say(refusal));
+              }
+            });
+  }
+
+  private Optional<Question> question(long id, Map<String, String> typed, Model model) {
+    LotSheet sheet = sheets.get(id);
+    Optional<Question> question = question(sheet, typed);
+    model.addAttribute("sheet", sheet);
+    model.addAttribute("lot", sheet.lot());
+    model.addAttribute("typed", typed);
+    String query = query(typed);
+    model.addAttribute("query", query);
+    model.addAttribute("more", query.replaceFirst("[?]", "&"));
+    model.addAttribute("chosen", question.map(one -> key(one.piece())).orElse(""));
+    question
+        .map(Question::sentence)
+        .filter(sentence -> !sentence.isEmpty())
+        .ifPresent(sentence -> model.addAttribute("sentence", sentence));
+    return question;
+  }
+
+  /** What was typed, to go along to the board and onto paper. */
+  private static String query(Map<String, String> typed) {
+    UriComponentsBuilder query = UriComponentsBuilder.newInstance();
+    typed.forEach((name, value) -> query.queryParam("{name}", "{value}"));
+    List<String> all = new ArrayList<>();
+    typed.forEach(
+        (name, value) -> {
+          all.add(name);
+          all.add(value);
+        });
+    return query.encode().buildAndExpand(all.toArray()).toUriString();
   }
 
   @GetMapping("/slice/{id}")
   String slice(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
-    LotSheet sheet = sheets.get(id);
-    Formats formats = houses.house().formats();
-    List<OnBoard> board = OnBoard.of(sheet);
-    model.addAttribute("sheet", sheet);
-    model.addAttribute("lot", sheet.lot());
-    Optional<OnBoard> chosen = chosen(board, typed.getOrDefault("piece", ""));
-    model.addAttribute("chosen", chosen.map(SliceController::key).orElse(""));
-    model.addAttribute("typed", typed);
-    if (chosen.isPresent()) {
-      Serving dish = sheet.plates().servingOf(chosen.get().part().slot());
-      Asked asked = new Asked(dish, 0, false, Optional.empty());
-      try {
-        asked = asked(typed, dish, chosen.get(), sheet, formats);
-      } catch (Refusal | QuantityFormatException refusal) {
-        model.addAttribute("sentence", words.say(refusal));
-      }
-      show(sheet, board, chosen.get(), asked, formats, model);
-    }
+    question(id, typed, model)
+        .ifPresent(
+            question ->
+                desk.cut(question.sheet(), question.piece(), question.asked())
+                    .ifPresent(cut -> show(question, cut, model)));
     return "slice/slice";
   }
 
@@ -95,95 +123,103 @@ class SliceController {
         .or(() -> board.stream().findFirst());
   }
 
-  private Asked asked(
-      Map<String, String> typed, Serving dish, OnBoard piece, LotSheet sheet, Formats formats) {
-    String weight = typed.getOrDefault("portion", "").strip();
-    String tolerance = typed.getOrDefault("tolerance", "").strip();
-    String thick = typed.getOrDefault("thick", "").strip();
-    String length = typed.getOrDefault("length", "").strip();
-    Mass target =
-        weight.isEmpty() ? dish.target() : MassText.parse(weight, formats.system().small()).mass();
-    if (!target.isPositive()) {
-      throw Refusal.ofField("portion", "slice.problem.no-portion");
-    }
-    double share =
-        tolerance.isEmpty()
-            ? dish.tolerance()
-            : Typed.percent(tolerance, BigDecimal.ZERO, MOST_TOLERANCE, "tolerance").doubleValue()
-                / HUNDRED;
-    Optional<Double> measured =
-        length.isEmpty()
-            ? Optional.empty()
-            : Optional.of(
-                Typed.decimal(length, 1, LEAST_LENGTH, MOST_LENGTH, "length").doubleValue());
-    if (measured.isPresent() && !piece.isLength(sheet.lot(), measured.get())) {
-      throw Refusal.ofField("length", "slice.problem.length", length);
-    }
-    return new Asked(
-        new Serving(Serving.Form.SLICES, target, share, 1, false),
-        thick.isEmpty()
-            ? 0
-            : Typed.decimal(thick, 1, BigDecimal.ZERO, MOST_THICK, "thick").doubleValue(),
-        typed.containsKey("boneless"),
-        measured);
-  }
-
-  private static void show(
-      LotSheet sheet,
-      List<OnBoard> board,
-      OnBoard piece,
-      Asked asked,
-      Formats formats,
-      Model model) {
-    PortionType type = asked.type(piece.part().name());
-    Optional<Fillet> fillet = piece.shape(sheet.lot(), asked.length());
-    if (fillet.isEmpty()) {
-      return;
-    }
-    Slicing best = Slicer.best(fillet.get(), List.of(type), 0);
+  private void show(Question question, PassCut cut, Model model) {
+    Formats formats = houses.house().formats();
+    LotSheet sheet = question.sheet();
+    Asked asked = question.asked();
     model.addAttribute("serving", asked.serving());
-    model.addAttribute("view", SliceView.of(piece, best, type, formats));
-    model.addAttribute("picture", SlicePicture.of(best, formats));
+    model.addAttribute("styles", Style.values());
+    model.addAttribute("ways", asked.bones());
+    model.addAttribute(
+        "view",
+        SliceView.of(
+            sheet,
+            question.piece(),
+            cut,
+            asked,
+            desk.ways(sheet, question.piece(), asked),
+            desk.home(sheet, question.piece(), cut),
+            formats));
+    model.addAttribute("picture", SlicePicture.of(cut, SliceView.isRaw(sheet), formats));
     List<SliceView.Side> sides = new ArrayList<>();
-    for (OnBoard other : board) {
-      other
-          .shape(sheet.lot(), Optional.empty())
-          .ifPresent(
-              shape ->
-                  sides.add(SliceView.side(other, Slicer.best(shape, List.of(type), 0), formats)));
+    for (OnBoard other : question.board()) {
+      desk.cut(sheet, other, asked.elsewhere())
+          .ifPresent(one -> sides.add(SliceView.side(other, one, formats)));
     }
     model.addAttribute("sides", sides);
     model.addAttribute("total", sides.stream().mapToInt(SliceView.Side::count).sum());
-    model.addAttribute("measured", board.stream().allMatch(OnBoard::measured));
+    model.addAttribute("weighed", weighed.of(List.of(sheet)));
+    model.addAttribute("measured", question.board().stream().allMatch(OnBoard::measured));
+  }
+
+  /** One cut at a time, large, beside a ruler as long as it is. */
+  @GetMapping("/slice/{id}/board")
+  String board(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
+    Map<String, String> asked = new LinkedHashMap<>(typed);
+    String step = asked.remove("step");
+    question(id, asked, model)
+        .ifPresent(
+            question ->
+                desk.cut(question.sheet(), question.piece(), question.asked())
+                    .ifPresent(cut -> showOnBoard(question, cut, step, model)));
+    return "slice/board";
+  }
+
+  private void showOnBoard(Question question, PassCut cut, String step, Model model) {
+    Formats formats = houses.house().formats();
+    boolean raw = SliceView.isRaw(question.sheet());
+    BoardView view = BoardView.of(question.piece(), cut, step, raw, formats);
+    model.addAttribute("view", view);
+    model.addAttribute("picture", SlicePicture.of(cut, raw, formats));
   }
 
   /** Every portion of the lot, to be hung beside the board and to go along to the pass. */
   @GetMapping("/slice/{id}/portions.pdf")
-  ResponseEntity<byte[]> list(@PathVariable long id) {
+  ResponseEntity<byte[]> list(@PathVariable long id, @RequestParam Map<String, String> typed) {
     LotSheet sheet = sheets.get(id);
-    Formats formats = houses.house().formats();
-    List<SliceView.Printed> printed = new ArrayList<>();
-    for (OnBoard one : OnBoard.of(sheet)) {
-      Serving dish = sheet.plates().servingOf(one.part().slot());
-      one.shape(sheet.lot(), Optional.empty())
-          .ifPresent(
-              shape ->
-                  printed.add(
-                      SliceView.printed(
-                          one,
-                          Slicer.best(
-                              shape,
-                              List.of(
-                                  new Asked(dish, 0, false, Optional.empty())
-                                      .type(one.part().name())),
-                              0),
-                          formats)));
-    }
     Map<String, Object> model = new LinkedHashMap<>();
     model.put("house", houses.house());
-    model.put("f", formats);
     model.put("lot", sheet.lot());
-    model.put("printed", printed);
+    model.put("printed", printed(sheet, typed));
     return paper.sheet("slice/portions", model, "portions-" + id + ".pdf");
+  }
+
+  /** A label for every portion of the lot. */
+  @GetMapping("/slice/{id}/labels.pdf")
+  ResponseEntity<byte[]> labels(@PathVariable long id, @RequestParam Map<String, String> typed) {
+    LotSheet sheet = sheets.get(id);
+    Map<String, Object> model = new LinkedHashMap<>();
+    model.put("house", houses.house());
+    model.put("f", houses.house().formats());
+    model.put("lot", sheet.lot());
+    model.put("today", houses.today());
+    model.put("printed", printed(sheet, typed));
+    return paper.sheet("slice/labels", model, "labels-" + id + ".pdf");
+  }
+
+  private List<SliceView.Printed> printed(LotSheet sheet, Map<String, String> typed) {
+    Formats formats = houses.house().formats();
+    Optional<Question> question = question(sheet, typed);
+    List<SliceView.Printed> printed = new ArrayList<>();
+    for (OnBoard one : OnBoard.of(sheet)) {
+      Asked asked = asked(sheet, one, question, typed, formats);
+      desk.cut(sheet, one, asked)
+          .ifPresent(cut -> printed.add(SliceView.printed(sheet, one, cut, formats)));
+    }
+    return printed;
+  }
+
+  /** As on the page where something was asked there; else what the dish of each cut wants. */
+  private static Asked asked(
+      LotSheet sheet,
+      OnBoard one,
+      Optional<Question> question,
+      Map<String, String> typed,
+      Formats formats) {
+    if (typed.isEmpty() || question.isEmpty()) {
+      return Asked.ofDish(sheet.plates().servingOf(one.part().slot()), formats);
+    }
+    boolean here = key(one).equals(key(question.get().piece()));
+    return here ? question.get().asked() : question.get().asked().elsewhere();
   }
 }

@@ -5,6 +5,9 @@ import java.util.List;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.slice.Fillet;
+import mosaicknife.core.slice.PassCut;
+import mosaicknife.core.slice.PinBoneCut;
+import mosaicknife.core.slice.PinBoneCut.Zone;
 import mosaicknife.core.slice.Slicing;
 
 /**
@@ -13,79 +16,154 @@ import mosaicknife.core.slice.Slicing;
  *
  * @param width in pixels
  * @param height in pixels
- * @param scale pixels a centimetre
+ * @param bottom where the ruler begins, in pixels
  * @param outline the outline as a path
  * @param columns how thick it is along it
  * @param bonesTo where the pin bones end, in pixels; the left edge if there are none
- * @param pieces the pieces
- * @param cuts where the knife goes, in pixels
+ * @param row where the knife goes along the row or where the strip came out; empty if neither
+ * @param lanes what is cut by itself
  * @param ruler the centimetres
- * @param before the share of its mass before each hundredth of its length, for the browser
- * @param grams what it weighs, for the browser
- * @param centimetres how long it is, for the browser
  */
 record SlicePicture(
     int width,
     int height,
-    double scale,
+    double bottom,
     String outline,
     List<Column> columns,
     double bonesTo,
-    List<Piece> pieces,
-    List<Double> cuts,
-    List<Mark> ruler,
-    String before,
-    double grams,
-    double centimetres) {
+    List<Row> row,
+    List<Lane> lanes,
+    List<Mark> ruler) {
 
   private static final int WIDTH = 1180;
-  static final int LEFT = 10;
+  private static final int LEFT = 10;
   private static final int TOP = 40;
   private static final int STEPS = 100;
   private static final int COLUMNS = 50;
   private static final int RULER = 60;
+  private static final int UNDER = 42;
   private static final double HIGHEST = 260;
-
-  /** How thick it is at a place: the strength of its colour there. */
-  record Column(String at, String strength) {}
-
-  /** A piece with its words. */
-  record Piece(double x, String grams, String flag, String css) {}
 
   /** A label needs so many pixels; a narrower piece has its figure alone, or none. */
   private static final double ROOM_FOR_WORDS = 82;
 
   private static final double ROOM_FOR_A_FIGURE = 30;
 
+  /** How thick it is at a place: the strength of its colour there. */
+  record Column(String at, String strength) {}
+
+  /** A line along the row, and whether a strip was taken out there. */
+  record Row(double y, double to, boolean strip) {}
+
+  /**
+   * What is cut by itself.
+   *
+   * @param left where it begins
+   * @param right where it ends
+   * @param top where its knives begin
+   * @param bottom where they end
+   * @param gramsAt where its figures stand
+   * @param flagAt where its flags stand
+   * @param before the share of its mass before each hundredth of its length, for the browser
+   * @param grams what it weighs, for the browser
+   * @param pieces its pieces
+   * @param cuts where the knife goes
+   */
+  record Lane(
+      double left,
+      double right,
+      double top,
+      double bottom,
+      double gramsAt,
+      double flagAt,
+      String before,
+      double grams,
+      List<Piece> pieces,
+      List<Double> cuts) {}
+
+  /** A piece with its words. */
+  record Piece(double x, String grams, String flag, String css) {}
+
   /** A mark of the ruler. */
   record Mark(double x, String text) {}
 
-  static SlicePicture of(Slicing best, Formats formats) {
-    Fillet fillet = best.fillet();
+  /** A picture that fits the page. */
+  static SlicePicture of(PassCut cut, boolean raw, Formats formats) {
+    Fillet fillet = cut.bones().fillet();
+    double scale =
+        Math.min(
+            (WIDTH - 2.0 * LEFT) / fillet.centimetres(), HIGHEST / Math.max(1, widest(fillet)));
+    double widest = widest(fillet) * scale;
+    double middle = TOP + widest / 2;
+    boolean lanes = cut.bones().way() == PinBoneCut.Way.ABOVE_THE_ROW;
+    double bottom = TOP + widest + (lanes ? UNDER : 0);
+    double bonesTo = LEFT + fillet.pinBonesTo() * fillet.centimetres() * scale;
+    double row = TOP + widest * (lanes ? PinBoneCut.above() : 0.5);
+    List<Lane> all = new ArrayList<>();
+    for (int i = 0; i < cut.lanes().size(); i++) {
+      PinBoneCut.Lane lane = cut.bones().lanes().get(i);
+      double left = LEFT + lane.from() * fillet.centimetres() * scale;
+      boolean under = lane.zone() == Zone.BELLY_SIDE;
+      all.add(
+          lane(
+              cut.lanes().get(i),
+              left,
+              scale,
+              new double[] {under ? row : TOP - 16, lane.zone() == Zone.BACK ? row : TOP + widest},
+              under ? new double[] {TOP + widest + 18, TOP + widest + 35} : new double[] {18, 35},
+              raw,
+              formats));
+    }
+    return new SlicePicture(
+        (int) Math.ceil(fillet.centimetres() * scale + 2.0 * LEFT),
+        (int) Math.ceil(bottom + RULER),
+        bottom,
+        outline(fillet, scale, middle),
+        columns(fillet),
+        bonesTo,
+        cut.bones().way() == PinBoneCut.Way.LEFT_IN
+            ? List.of()
+            : List.of(new Row(row, bonesTo, cut.bones().strip().isPositive())),
+        all,
+        ruler(fillet, scale));
+  }
+
+  private static double widest(Fillet fillet) {
     double widest = 0;
     for (int i = 0; i <= STEPS; i++) {
       widest = Math.max(widest, fillet.centimetresWideAt(i / (double) STEPS));
     }
-    double scale =
-        Math.min((WIDTH - 2.0 * LEFT) / fillet.centimetres(), HIGHEST / Math.max(1, widest));
-    double middle = TOP + widest * scale / 2;
-    int height = (int) Math.ceil(TOP + widest * scale + RULER);
-    return new SlicePicture(
-        (int) Math.ceil(fillet.centimetres() * scale + 2.0 * LEFT),
-        height,
-        scale,
-        outline(fillet, scale, middle),
-        columns(fillet),
-        LEFT + fillet.pinBonesTo() * fillet.centimetres() * scale,
-        pieces(best, scale, formats),
-        best.pieces().stream()
-            .skip(1)
-            .map(piece -> LEFT + piece.from() * fillet.centimetres() * scale)
+    return widest;
+  }
+
+  private static Lane lane(
+      Slicing slicing,
+      double left,
+      double scale,
+      double[] knife,
+      double[] words,
+      boolean raw,
+      Formats formats) {
+    double length = slicing.fillet().centimetres() * scale;
+    return new Lane(
+        left,
+        left + length,
+        knife[0],
+        knife[1],
+        words[0],
+        words[1],
+        before(slicing.fillet()),
+        slicing.fillet().mass().milligrams() / 1000.0,
+        slicing.pieces().stream()
+            .map(
+                piece ->
+                    new Piece(
+                        left + (piece.from() + piece.to()) / 2 * length,
+                        grams(piece, (piece.to() - piece.from()) * length, formats),
+                        SliceView.flags(piece, slicing, raw, formats),
+                        piece.type().isPresent() ? "p-SLICE" : "p-OVER"))
             .toList(),
-        ruler(fillet, scale),
-        before(fillet),
-        fillet.mass().milligrams() / 1000.0,
-        fillet.centimetres());
+        slicing.pieces().stream().skip(1).map(piece -> left + piece.from() * length).toList());
   }
 
   private static String outline(Fillet fillet, double scale, double middle) {
@@ -115,21 +193,6 @@ record SlicePicture(
               "%.2f".formatted(0.15 + 0.75 * fillet.millimetresAt(s) / thickest)));
     }
     return columns;
-  }
-
-  private static List<Piece> pieces(Slicing best, double scale, Formats formats) {
-    double length = best.fillet().centimetres() * scale;
-    return best.pieces().stream()
-        .map(
-            piece ->
-                new Piece(
-                    LEFT + (piece.from() + piece.to()) / 2 * length,
-                    grams(piece, (piece.to() - piece.from()) * length, formats),
-                    piece.bones() && piece.type().isPresent()
-                        ? formats.say("slice.said.bones")
-                        : "",
-                    piece.type().isPresent() ? "p-SLICE" : "p-OVER"))
-        .toList();
   }
 
   private static String grams(Slicing.Piece piece, double pixels, Formats formats) {

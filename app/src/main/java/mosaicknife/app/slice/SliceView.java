@@ -1,14 +1,27 @@
 package mosaicknife.app.slice;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.slice.Alternatives;
+import mosaicknife.core.slice.Fillet;
+import mosaicknife.core.slice.PassCut;
+import mosaicknife.core.slice.PassFlag;
+import mosaicknife.core.slice.PinBoneCut;
+import mosaicknife.core.slice.PinBoneCut.Zone;
 import mosaicknife.core.slice.PortionType;
 import mosaicknife.core.slice.Slicer;
 import mosaicknife.core.slice.Slicing;
+import mosaicknife.core.use.Hand;
 
 /**
  * A fillet and its cuts in words.
@@ -16,23 +29,25 @@ import mosaicknife.core.slice.Slicing;
  * @param name what it is
  * @param mass what it weighs
  * @param length how long it is
- * @param count how many portions
  * @param answer the portions, in words
- * @param over what is left over; empty if nothing is
+ * @param beside what else is of it: left over and where it goes, trimmed, the strip
  * @param bones how many of the portions have bones, in words; empty if none
+ * @param plates how many plates, where one is several pieces; empty else
  * @param ways other ways to cut it
- * @param curve how many portions other targets give
+ * @param boned what can be done about the pin bones; empty where there are none
+ * @param curve how many portions other targets give; empty with several kinds
  * @param steps where the knife goes, one after the other
  */
 record SliceView(
     String name,
     String mass,
     String length,
-    int count,
     String answer,
-    String over,
+    List<String> beside,
     String bones,
+    String plates,
     List<String> ways,
+    List<Boned> boned,
     List<Point> curve,
     List<Step> steps) {
 
@@ -43,44 +58,82 @@ record SliceView(
   /** One target of the curve, with the portions it gives; the height is in pixels. */
   record Point(String target, int count, int height, boolean here) {}
 
-  /** A cut: its number, centimetres from the head end, and what lies before it. */
-  record Step(int number, String centimetres, String grams, String flag) {}
+  /** A cut: where it lies, centimetres from the head end, and what lies before it. */
+  record Step(String zone, String centimetres, String grams, String flag, boolean portion) {}
+
+  /** What comes of one way to deal with pin bones. */
+  record Boned(PinBoneCut.Way way, String said, boolean here, boolean best) {}
 
   /** A fillet of the lot in a line. */
   record Side(String key, String name, String mass, int count, boolean measured, String over) {}
 
   /** A fillet on paper. */
-  record Printed(String name, String mass, List<Row> rows, String over) {}
+  record Printed(String name, String mass, String dish, List<Row> rows, String over) {}
 
   /** A portion on paper. */
   record Row(int number, String centimetres, String grams, String flag) {}
 
-  static SliceView of(OnBoard piece, Slicing best, PortionType type, Formats formats) {
-    int count = best.portions().size();
-    long bony = best.portions().stream().filter(Slicing.Piece::bones).count();
+  static SliceView of(
+      LotSheet sheet,
+      OnBoard piece,
+      PassCut cut,
+      Asked asked,
+      List<PassCut> ways,
+      Optional<Hand.Home> home,
+      Formats formats) {
+    Fillet whole = cut.bones().fillet();
+    PortionType type = asked.types().get(0);
+    boolean single = asked.types().size() == 1;
+    int bony = cut.portions() - cut.boneless();
     return new SliceView(
         name(piece, formats),
         mass(piece, formats),
         formats.say(
-            best.fillet().measured() ? "slice.said.long" : "slice.said.about-long",
-            centimetres(best.fillet().centimetres())),
-        count,
-        (piece.measured() ? "" : "≈\u00a0") + answer(best, type, formats),
-        best.over().isPositive() ? formats.say("slice.said.over", formats.about(best.over())) : "",
+            whole.measured() ? "slice.said.long" : "slice.said.about-long",
+            centimetres(whole.centimetres())),
+        (piece.measured() ? "" : "≈\u00a0") + answer(cut, type, single, formats),
+        beside(cut, home, formats),
         bony == 0 ? "" : formats.say("slice.said.bony", bony),
-        Alternatives.of(best, type.target()).stream()
-            .map(way -> formats.say("slice.said.way", way.count(), way.each()))
-            .toList(),
-        curve(best, type, formats),
-        steps(best, formats));
+        asked.serving().form() == Serving.Form.PIECES && asked.serving().count() > 1
+            ? formats.say(
+                "slice.said.plates",
+                cut.portions() / asked.serving().count(),
+                asked.serving().count())
+            : "",
+        single && cut.lanes().size() == 1
+            ? Alternatives.of(cut.lanes().get(0), type.target()).stream()
+                .map(way -> formats.say("slice.said.way", way.count(), way.each()))
+                .toList()
+            : List.of(),
+        boned(cut, ways, formats),
+        single && cut.lanes().size() == 1 ? curve(cut.lanes().get(0), type, formats) : List.of(),
+        steps(cut, sheet, formats));
+  }
+
+  static boolean isRaw(LotSheet sheet) {
+    return sheet.lot().rawGate().filter(RawGate::isOpen).isPresent();
   }
 
   /** So many of the target; from the lightest to the heaviest where they are not that. */
-  private static String answer(Slicing best, PortionType type, Formats formats) {
-    List<Mass> masses = best.portions().stream().map(Slicing.Piece::mass).sorted().toList();
-    if (masses.isEmpty()) {
+  private static String answer(PassCut cut, PortionType type, boolean single, Formats formats) {
+    List<Slicing.Piece> portions =
+        cut.lanes().stream().flatMap(lane -> lane.portions().stream()).toList();
+    if (portions.isEmpty()) {
       return formats.say("slice.said.none", type.target());
     }
+    if (!single) {
+      Map<String, Long> byKind =
+          portions.stream()
+              .collect(
+                  Collectors.groupingBy(
+                      one -> one.type().orElseThrow().name(),
+                      LinkedHashMap::new,
+                      Collectors.counting()));
+      return byKind.entrySet().stream()
+          .map(one -> formats.say("slice.said.portions", one.getValue(), one.getKey()))
+          .collect(Collectors.joining(" + "));
+    }
+    List<Mass> masses = portions.stream().map(Slicing.Piece::mass).sorted().toList();
     Mass first = masses.get(0);
     Mass last = masses.get(masses.size() - 1);
     return first.equals(last)
@@ -88,7 +141,44 @@ record SliceView(
         : formats.say("slice.said.portions-from", masses.size(), formats.range(first, last));
   }
 
-  private static String name(OnBoard piece, Formats formats) {
+  private static List<String> beside(PassCut cut, Optional<Hand.Home> home, Formats formats) {
+    List<String> beside = new ArrayList<>();
+    Mass over = Mass.total(cut.lanes().stream().map(Slicing::over).toList());
+    if (over.isPositive()) {
+      String mass = formats.about(over);
+      beside.add(
+          home.map(one -> formats.say("slice.said.over-for", mass, one.use().name()))
+              .orElseGet(() -> formats.say("slice.said.over", mass)));
+    }
+    Mass trim = Mass.total(cut.lanes().stream().map(Slicing::trim).toList());
+    if (trim.isPositive()) {
+      beside.add(formats.say("slice.said.trim", formats.about(trim)));
+    }
+    if (cut.bones().strip().isPositive()) {
+      beside.add(formats.say("slice.said.strip", formats.about(cut.bones().strip())));
+    }
+    return beside;
+  }
+
+  private static List<Boned> boned(PassCut cut, List<PassCut> ways, Formats formats) {
+    return ways.size() < 2
+        ? List.of()
+        : ways.stream()
+            .map(
+                way ->
+                    new Boned(
+                        way.bones().way(),
+                        formats.say(
+                            "slice.said.boned",
+                            way.portions(),
+                            way.boneless(),
+                            formats.about(way.lost())),
+                        way.bones().way() == cut.bones().way(),
+                        way == ways.get(0)))
+            .toList();
+  }
+
+  static String name(OnBoard piece, Formats formats) {
     return formats.say("slice.said.of-fish", piece.part().name(), piece.fish());
   }
 
@@ -100,23 +190,32 @@ record SliceView(
     return "%.1f".formatted(centimetres);
   }
 
-  private static String flag(Slicing.Piece piece, Formats formats) {
-    if (piece.type().isEmpty()) {
-      return formats.say("slice.said.left");
-    }
-    return piece.bones() ? formats.say("slice.said.bones") : "";
+  /** What the pass must know of a piece; that it is left over, of one that is. */
+  static String flags(Slicing.Piece piece, Slicing slicing, boolean raw, Formats formats) {
+    return piece.type().isEmpty()
+        ? ""
+        : PassFlag.of(piece, slicing, raw).stream()
+            .map(formats::say)
+            .collect(Collectors.joining(" · "));
   }
 
-  private static List<Step> steps(Slicing best, Formats formats) {
+  private static List<Step> steps(PassCut cut, LotSheet sheet, Formats formats) {
     List<Step> steps = new ArrayList<>();
-    int number = 1;
-    for (Slicing.Piece piece : best.pieces()) {
-      steps.add(
-          new Step(
-              number++,
-              centimetres(piece.to() * best.fillet().centimetres()),
-              formats.about(piece.mass()),
-              flag(piece, formats)));
+    for (int i = 0; i < cut.lanes().size(); i++) {
+      PinBoneCut.Lane lane = cut.bones().lanes().get(i);
+      Slicing slicing = cut.lanes().get(i);
+      double start = lane.from() * cut.bones().fillet().centimetres();
+      for (Slicing.Piece piece : slicing.pieces()) {
+        steps.add(
+            new Step(
+                lane.zone() == Zone.WHOLE ? "" : formats.say(lane.zone()),
+                centimetres(start + piece.to() * slicing.fillet().centimetres()),
+                formats.about(piece.mass()),
+                piece.type().isEmpty()
+                    ? formats.say("slice.said.left")
+                    : flags(piece, slicing, isRaw(sheet), formats),
+                piece.type().isPresent()));
+      }
     }
     return steps;
   }
@@ -144,31 +243,35 @@ record SliceView(
     return curve;
   }
 
-  static Side side(OnBoard piece, Slicing best, Formats formats) {
+  static Side side(OnBoard piece, PassCut cut, Formats formats) {
+    Mass over = Mass.total(cut.lanes().stream().map(Slicing::over).toList());
     return new Side(
         SliceController.key(piece),
         name(piece, formats),
         mass(piece, formats),
-        best.portions().size(),
+        cut.portions(),
         piece.measured(),
-        best.over().isPositive() ? formats.about(best.over()) : "");
+        over.isPositive() ? formats.about(over) : "");
   }
 
-  static Printed printed(OnBoard piece, Slicing best, Formats formats) {
+  static Printed printed(LotSheet sheet, OnBoard piece, PassCut cut, Formats formats) {
     List<Row> rows = new ArrayList<>();
-    int number = 1;
-    for (Slicing.Piece one : best.portions()) {
-      rows.add(
-          new Row(
-              number++,
-              centimetres(one.to() * best.fillet().centimetres()),
-              formats.about(one.mass()),
-              flag(one, formats)));
+    for (Step step : steps(cut, sheet, formats)) {
+      if (step.portion()) {
+        rows.add(
+            new Row(
+                rows.size() + 1,
+                step.centimetres(),
+                step.grams(),
+                (step.zone() + " " + step.flag()).strip()));
+      }
     }
+    Mass over = Mass.total(cut.lanes().stream().map(Slicing::over).toList());
     return new Printed(
         name(piece, formats),
         mass(piece, formats),
+        piece.part().becomes(),
         rows,
-        best.over().isPositive() ? formats.say("slice.said.over", best.over()) : "");
+        over.isPositive() ? formats.say("slice.said.over", formats.about(over)) : "");
   }
 }

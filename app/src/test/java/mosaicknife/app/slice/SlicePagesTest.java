@@ -67,7 +67,7 @@ public class SlicePagesTest extends WithPages {
     }
     assertTrue(page.select(".slice-way").text().contains("8 × 164 g"), page.text());
     assertTrue(page.select(".slice-bones").text().contains("with bones"));
-    String[] before = page.select("#fillet").attr("data-before").split(" ");
+    String[] before = page.select(".cut-lane").attr("data-before").split(" ");
     assertEquals(before.length, 101);
     assertEquals(Double.parseDouble(before[100]), 1.0);
   }

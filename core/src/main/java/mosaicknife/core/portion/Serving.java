@@ -105,6 +105,19 @@ public record Serving(Form form, Mass target, double tolerance, int count, boole
   }
 
   /**
+   * Returns what one piece of a plate should be.
+   *
+   * @return slices of the target, or of its share where a plate is so many pieces
+   */
+  public Serving each() {
+    Mass one =
+        form == Form.PIECES
+            ? target.multipliedBy(Fraction.of(1, count), RoundingMode.HALF_UP)
+            : target;
+    return new Serving(Form.SLICES, one, tolerance, 1, false);
+  }
+
+  /**
    * Returns the lightest piece that is served, where a plate is so many pieces.
    *
    * @return the share of a piece in the lightest plate

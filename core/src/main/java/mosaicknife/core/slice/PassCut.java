@@ -37,8 +37,8 @@ public record PassCut(PinBoneCut bones, List<Slicing> lanes) {
       int boneless) {
     PinBoneCut cut = PinBoneCut.of(fillet, way);
     List<Slicing> lanes = new ArrayList<>();
-    for (Fillet lane : cut.lanes()) {
-      lanes.add(Slicer.best(lane, types, overPerKilogram, boneless));
+    for (PinBoneCut.Lane lane : cut.lanes()) {
+      lanes.add(Slicer.best(lane.fillet(), types, overPerKilogram, boneless));
     }
     return new PassCut(cut, lanes);
   }

@@ -11,11 +11,12 @@ import mosaicknife.core.quantity.Mass;
 /**
  * What is done about the pin bones of a fillet before it is portioned.
  *
+ * @param fillet the fillet before it
  * @param way what is done
  * @param lanes what is portioned: one fillet, or the back, the belly side and the tail
  * @param strip what the cut takes out with the bones; zero where none is taken out
  */
-public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
+public record PinBoneCut(Fillet fillet, Way way, List<Lane> lanes, Mass strip) {
 
   /** So much of the front lies above the row: the back is thicker than the belly side. */
   private static final double ABOVE = 0.55;
@@ -26,6 +27,28 @@ public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
   public PinBoneCut {
     lanes = List.copyOf(lanes);
   }
+
+  /** Which part of a fillet is portioned. */
+  public enum Zone {
+    /** All of it. */
+    WHOLE,
+    /** The back above the row, boneless. */
+    BACK,
+    /** The belly side with the row. */
+    BELLY_SIDE,
+    /** Behind the last pin bone. */
+    TAIL
+  }
+
+  /**
+   * A part of the fillet that is portioned by itself.
+   *
+   * @param zone which
+   * @param fillet its own shape and mass
+   * @param from where it begins on the whole fillet, 0 at the head end
+   * @param to where it ends
+   */
+  public record Lane(Zone zone, Fillet fillet, double from, double to) {}
 
   /** What can be done about pin bones. */
   public enum Way {
@@ -47,7 +70,8 @@ public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
   public static PinBoneCut of(Fillet fillet, Way way) {
     double to = fillet.pinBonesTo();
     if (to <= 0 || way == Way.LEFT_IN) {
-      return new PinBoneCut(Way.LEFT_IN, List.of(fillet), Mass.ZERO);
+      return new PinBoneCut(
+          fillet, Way.LEFT_IN, List.of(new Lane(Zone.WHOLE, fillet, 0, 1)), Mass.ZERO);
     }
     return way == Way.STRIP ? strip(fillet) : aboveTheRow(fillet);
   }
@@ -84,7 +108,8 @@ public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
             fillet.thickness(),
             fillet.body(),
             fillet.slimmer());
-    return new PinBoneCut(Way.STRIP, List.of(boned), fillet.mass().minus(rest));
+    return new PinBoneCut(
+        fillet, Way.STRIP, List.of(new Lane(Zone.WHOLE, boned, 0, 1)), fillet.mass().minus(rest));
   }
 
   /** A profile begins at nothing and ends at all of it, whatever was rounded on the way. */
@@ -105,15 +130,15 @@ public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
                 * 1000);
     Mass belly = front.minus(back);
     Mass tail = fillet.mass().minus(front);
-    List<Fillet> lanes = new ArrayList<>();
-    add(lanes, fillet, back, 0, to, 0);
-    add(lanes, fillet, belly, 0, to, 1);
-    add(lanes, fillet, tail, to, 1, 0);
-    return new PinBoneCut(Way.ABOVE_THE_ROW, lanes, Mass.ZERO);
+    List<Lane> lanes = new ArrayList<>();
+    add(lanes, Zone.BACK, fillet, back, 0, to);
+    add(lanes, Zone.BELLY_SIDE, fillet, belly, 0, to);
+    add(lanes, Zone.TAIL, fillet, tail, to, 1);
+    return new PinBoneCut(fillet, Way.ABOVE_THE_ROW, lanes, Mass.ZERO);
   }
 
   private static void add(
-      List<Fillet> lanes, Fillet fillet, Mass mass, double from, double to, double bones) {
+      List<Lane> lanes, Zone zone, Fillet fillet, Mass mass, double from, double to) {
     if (mass.milligrams() < 1000 || to <= from) {
       return;
     }
@@ -125,19 +150,29 @@ public record PinBoneCut(Way way, List<Fillet> lanes, Mass strip) {
       cumulative.add(Math.min(1, (fillet.profile().before(s) - before) / share));
     }
     double length = fillet.profile().to() - fillet.profile().from();
-    lanes.add(
+    Fillet lane =
         new Fillet(
             mass,
             fillet.centimetres() * (to - from),
             fillet.measured(),
-            bones,
+            zone == Zone.BELLY_SIDE ? 1 : 0,
             new MassProfile(
                 fillet.profile().from() + from * length,
                 fillet.profile().from() + to * length,
                 exactEnds(cumulative)),
             fillet.thickness(),
             fillet.body(),
-            fillet.slimmer()));
+            fillet.slimmer());
+    lanes.add(new Lane(zone, lane, from, to));
+  }
+
+  /**
+   * Returns how much of the front lies above the row.
+   *
+   * @return the share of its width
+   */
+  public static double above() {
+    return ABOVE;
   }
 
   private static Mass grams(double grams) {

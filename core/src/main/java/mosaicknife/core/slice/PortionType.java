@@ -1,9 +1,7 @@
 package mosaicknife.core.slice;
 
-import java.math.RoundingMode;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.portion.Serving;
-import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -73,20 +71,9 @@ public record PortionType(
    * @return the type, each worth the same
    */
   public static PortionType of(String name, Serving serving, double millimetres, boolean boneless) {
+    Serving each = serving.each();
     return new PortionType(
-        name,
-        piece(serving.target(), serving),
-        piece(serving.lightest(), serving),
-        piece(serving.heaviest(), serving),
-        millimetres,
-        boneless,
-        1);
-  }
-
-  private static Mass piece(Mass plate, Serving serving) {
-    return serving.form() == Serving.Form.PIECES
-        ? plate.multipliedBy(Fraction.of(1, serving.count()), RoundingMode.HALF_UP)
-        : plate;
+        name, each.target(), each.lightest(), each.heaviest(), millimetres, boneless, 1);
   }
 
   /**

@@ -232,6 +232,45 @@ public final class Hand {
   }
 
   /**
+   * Where a leftover goes.
+   *
+   * @param use what it may become
+   * @param worth what a kilogram of it is worth so
+   */
+  public record Home(FishUse use, UnitPrice worth) {}
+
+  /**
+   * Returns the best home of what is left over of a part, such as the thin end of a fillet.
+   *
+   * @param whole the part it is left of
+   * @param kind what is left: its kind
+   * @param left how much, positive
+   * @param uses the uses of the house
+   * @param currency the currency of the house
+   * @return the use it is enough for and that is worth most by the kilogram; empty if there is none
+   */
+  public static Optional<Home> home(
+      OnHand whole, PartKind kind, Mass left, Iterable<FishUse> uses, Currency currency) {
+    OnHand piece =
+        new OnHand(
+            whole.id(),
+            whole.name(),
+            kind,
+            whole.species(),
+            left,
+            1,
+            whole.fish(),
+            whole.venue(),
+            whole.condition(),
+            whole.days(),
+            false);
+    return UseCatalogue.fitting(uses, piece).stream()
+        .filter(use -> new Batch(use, left, left).units() > 0)
+        .flatMap(use -> value(use, currency).map(worth -> new Home(use, worth)).stream())
+        .max(java.util.Comparator.comparing(Home::worth));
+  }
+
+  /**
    * Returns a worth as money.
    *
    * @param worth hundredths of the minor unit

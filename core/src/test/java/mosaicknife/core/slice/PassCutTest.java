@@ -124,19 +124,21 @@ public class PassCutTest {
     assertEquals(strip.strip().milligrams() / 1000.0, 35, 0.01);
     // it is taken off the front only: half of the length still has 500 g
     assertEquals(
-        1000 - strip.strip().milligrams() / 1000.0 - strip.lanes().get(0).gramsBefore(0.5),
+        1000 - strip.strip().milligrams() / 1000.0 - strip.lanes().get(0).fillet().gramsBefore(0.5),
         500,
         0.5);
     assertEquals(strip.lanes().size(), 1);
-    assertEquals(strip.lanes().get(0).pinBonesTo(), 0.0);
-    assertEquals(strip.lanes().get(0).mass().plus(strip.strip()), bar.mass());
+    assertEquals(strip.lanes().get(0).fillet().pinBonesTo(), 0.0);
+    assertEquals(strip.lanes().get(0).fillet().mass().plus(strip.strip()), bar.mass());
     PinBoneCut above = PinBoneCut.of(bar, Way.ABOVE_THE_ROW);
     assertEquals(above.lanes().size(), 3);
-    assertEquals(Mass.total(above.lanes().stream().map(Fillet::mass).toList()), bar.mass());
-    assertEquals(above.lanes().get(0).mass(), Mass.ofGrams(275), "back: 55 of 100 of the front");
-    assertEquals(above.lanes().get(1).pinBonesTo(), 1.0, "the belly side has them all");
-    assertEquals(above.lanes().get(2).pinBonesTo(), 0.0);
-    assertEquals(above.lanes().get(2).centimetres(), 20, 1e-9);
+    assertEquals(
+        Mass.total(above.lanes().stream().map(lane -> lane.fillet().mass()).toList()), bar.mass());
+    assertEquals(
+        above.lanes().get(0).fillet().mass(), Mass.ofGrams(275), "back: 55 of 100 of the front");
+    assertEquals(above.lanes().get(1).fillet().pinBonesTo(), 1.0, "the belly side has them all");
+    assertEquals(above.lanes().get(2).fillet().pinBonesTo(), 0.0);
+    assertEquals(above.lanes().get(2).fillet().centimetres(), 20, 1e-9);
     assertEquals(PinBoneCut.of(Fillets.bar(1000, 0), Way.STRIP).way(), Way.LEFT_IN);
   }
 

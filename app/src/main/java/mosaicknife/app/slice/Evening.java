@@ -1,0 +1,142 @@
+package mosaicknife.app.slice;
+
+import java.math.RoundingMode;
+import java.time.DayOfWeek;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mosaicknife.app.buy.Dish;
+import mosaicknife.app.buy.DishEditor;
+import mosaicknife.app.buy.ProfileName;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.Typed;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.buying.Demand;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.OnBoard;
+import mosaicknife.core.portion.Serving;
+import mosaicknife.core.slice.PortionType;
+import mosaicknife.core.slice.Service;
+import mosaicknife.core.slice.Service.OnTheBoard;
+import mosaicknife.core.slice.Service.Wanted;
+import org.springframework.stereotype.Component;
+
+/** Collects the fillets that lie at a venue and what its dishes want of them. */
+@Component
+class Evening {
+
+  private static final int MOST_LOTS = 60;
+  private static final int MOST_WANTED = 5_000;
+
+  private final DishEditor dishes;
+  private final LotRegister lots;
+  private final LotSheets sheets;
+  private final HouseSettings houses;
+
+  Evening(DishEditor dishes, LotRegister lots, LotSheets sheets, HouseSettings houses) {
+    this.dishes = dishes;
+    this.lots = lots;
+    this.sheets = sheets;
+    this.houses = houses;
+  }
+
+  /**
+   * What is asked.
+   *
+   * @param dishes the dishes, in the order of what is wanted
+   * @param fillets the fillets, in the order of the service
+   * @param wanted how many of each dish, as it stands in the field
+   * @param service the question
+   */
+  record Asked(
+      List<Dish> dishes, List<OnALot> fillets, Map<Long, String> wanted, Service service) {}
+
+  /** A fillet with its lot. */
+  record OnALot(LotSheet sheet, OnBoard piece) {
+
+    String id() {
+      return sheet.lot().id() + " " + piece.part().slot() + " " + piece.fish();
+    }
+  }
+
+  Asked asked(String venue, Map<String, String> typed) {
+    List<LotSheet> here =
+        sheets.of(lots.open(MOST_LOTS).stream().filter(lot -> lot.venue().equals(venue)).toList());
+    List<OnALot> fillets = new ArrayList<>();
+    for (LotSheet sheet : here) {
+      OnBoard.of(sheet).stream()
+          .filter(OnBoard::measured)
+          .filter(one -> one.shape(sheet.lot(), Optional.empty()).isPresent())
+          .forEach(one -> fillets.add(new OnALot(sheet, one)));
+    }
+    List<Dish> served =
+        dishes.all().stream()
+            .filter(dish -> dish.venue().name().equals(venue) && isCut(dish))
+            .filter(
+                dish ->
+                    here.stream().anyMatch(one -> dish.fish().contains(one.lot().species().code())))
+            .toList();
+    Map<Long, String> fields = new LinkedHashMap<>();
+    List<Wanted> wanted = new ArrayList<>();
+    boolean priced = served.stream().allMatch(dish -> dish.price().isPresent());
+    for (Dish dish : served) {
+      String field = "w" + dish.id();
+      String text = typed.getOrDefault(field, "" + usual(dish)).strip();
+      fields.put(dish.id(), text);
+      int plates = text.isEmpty() ? 0 : Typed.count(text, 0, MOST_WANTED, field);
+      int pieces = dish.serving().form() == Serving.Form.PIECES ? dish.serving().count() : 1;
+      wanted.add(new Wanted(type(dish, pieces, priced), plates * pieces));
+    }
+    return new Asked(served, fillets, fields, new Service(board(fillets, served), wanted));
+  }
+
+  private static boolean isCut(Dish dish) {
+    return dish.serving().form() == Serving.Form.SLICES
+        || dish.serving().form() == Serving.Form.PIECES;
+  }
+
+  /** Worth of a plate: its price where every dish has one, else its grams. */
+  private static PortionType type(Dish dish, int pieces, boolean priced) {
+    PortionType type =
+        PortionType.of(dish.name(), dish.serving(), 0, dish.specification().isBoneless());
+    long worth =
+        priced
+            ? dish.price().orElseThrow().rounded(RoundingMode.HALF_UP).minorUnits() / pieces
+            : type.target().milligrams() / 1000;
+    return type.worth(Math.max(1, worth));
+  }
+
+  /** Raw is served only of lots whose gate a record has opened. */
+  private static List<OnTheBoard> board(List<OnALot> fillets, List<Dish> dishes) {
+    List<OnTheBoard> board = new ArrayList<>();
+    for (OnALot one : fillets) {
+      Set<Integer> kinds = new HashSet<>();
+      for (int i = 0; i < dishes.size(); i++) {
+        Dish dish = dishes.get(i);
+        boolean may = !dish.raw() || SliceView.isRaw(one.sheet());
+        if (may && dish.fish().contains(one.sheet().lot().species().code())) {
+          kinds.add(i);
+        }
+      }
+      one.piece()
+          .shape(one.sheet().lot(), Optional.empty())
+          .ifPresent(fillet -> board.add(new OnTheBoard(one.id(), fillet, kinds)));
+    }
+    return board;
+  }
+
+  /** What one service of such a day usually wants. */
+  private int usual(Dish dish) {
+    DayOfWeek day = houses.today().getDayOfWeek();
+    ProfileName profile =
+        day.compareTo(DayOfWeek.FRIDAY) >= 0 ? ProfileName.WEEKEND : ProfileName.MIDWEEK;
+    return Optional.ofNullable(dish.demand().get(profile))
+        .map(demand -> demand.over(Demand.Per.SERVICE, profile.profile()).portions())
+        .orElse(0);
+  }
+}

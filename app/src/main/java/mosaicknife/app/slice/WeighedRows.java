@@ -1,0 +1,69 @@
+package mosaicknife.app.slice;
+
+import java.util.List;
+import mosaicknife.app.buy.Dish;
+import mosaicknife.app.buy.DishEditor;
+import mosaicknife.app.buy.ProfileName;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.buying.Demand;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.PortionRow;
+import org.springframework.stereotype.Component;
+
+/** Portions that were weighed on the bench, and what their spread costs in a week. */
+@Component
+class WeighedRows {
+
+  private static final int A_WEEK = 7;
+
+  private final LotRegister lots;
+  private final LotSheets sheets;
+  private final DishEditor dishes;
+  private final HouseSettings houses;
+
+  WeighedRows(LotRegister lots, LotSheets sheets, DishEditor dishes, HouseSettings houses) {
+    this.lots = lots;
+    this.sheets = sheets;
+    this.dishes = dishes;
+    this.houses = houses;
+  }
+
+  /** Of the lots a venue took in the last seven days, among the newest of the house. */
+  List<WeighedView> thisWeek(String venue) {
+    return of(
+        sheets.of(
+            lots.newest().stream()
+                .filter(lot -> lot.venue().equals(venue))
+                .filter(lot -> lot.landedOn().isAfter(houses.today().minusDays(A_WEEK + 1)))
+                .toList()));
+  }
+
+  List<WeighedView> of(List<LotSheet> of) {
+    Formats formats = houses.house().formats();
+    List<Dish> known = dishes.all();
+    return PortionRow.of(of).stream()
+        .map(row -> WeighedView.of(row, platesAWeek(row, known), formats))
+        .toList();
+  }
+
+  /** What the dish wants in a week; of no dish, as many as were weighed. */
+  private static long platesAWeek(PortionRow row, List<Dish> known) {
+    long wanted =
+        known.stream()
+            .filter(dish -> dish.name().equals(row.dish()))
+            .findFirst()
+            .map(WeighedRows::week)
+            .orElse(0L);
+    return wanted > 0 ? wanted : row.weighed().masses().size();
+  }
+
+  private static long week(Dish dish) {
+    return dish.demand().entrySet().stream()
+        .filter(one -> one.getKey() != ProfileName.FUNCTION)
+        .mapToLong(one -> one.getValue().over(Demand.Per.WEEK, one.getKey().profile()).portions())
+        .sum();
+  }
+}

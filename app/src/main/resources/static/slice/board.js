@@ -1,0 +1,31 @@
+// The fillet as long as it is: a screen differs, so the cook holds a rule to ten centimetres once.
+
+const KEY = "mosaic.centimetre";
+const PIXELS = 37.8;
+const MARGIN = 24;
+const STEP = 1.01;
+
+const place = document.getElementById("true-length");
+const ten = document.getElementById("ten");
+const links = { ArrowLeft: "before", ArrowRight: "after" };
+let centimetre = Number(localStorage.getItem(KEY)) || PIXELS;
+
+function draw() {
+  if (!place) return;
+  const length = Number(place.dataset.length) * centimetre;
+  document.getElementById("fillet").style.width = `${length}px`;
+  ten.style.width = `${centimetre * 10}px`;
+  place.scrollLeft = MARGIN + Number(place.dataset.at) * length - place.clientWidth / 2;
+}
+
+function stretch(factor) {
+  centimetre *= factor;
+  localStorage.setItem(KEY, centimetre.toFixed(3));
+  draw();
+}
+
+document.getElementById("shorter")?.addEventListener("click", () => stretch(1 / STEP));
+document.getElementById("longer")?.addEventListener("click", () => stretch(STEP));
+document.addEventListener("keydown", (event) => document.getElementById(links[event.key])?.click());
+window.addEventListener("resize", draw);
+draw();
