@@ -87,6 +87,17 @@ public record WhatIf(
   }
 
   /**
+   * Returns how much of a price on the menu the plate is.
+   *
+   * @param price the price, above 0
+   * @return the share; above 1 if it is sold below cost
+   */
+  public Fraction share(ExactMoney price) {
+    Check.that(price.isPositive(), "Expected a price above 0, found " + price);
+    return plate().dividedBy(price);
+  }
+
+  /**
    * Returns the highest price of the whole fish at which breaking it costs no more than the cut
    * bought in.
    *

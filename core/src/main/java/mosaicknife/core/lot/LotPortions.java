@@ -122,6 +122,15 @@ public final class LotPortions {
     return count(inside, servingOf(slot)).count();
   }
 
+  /**
+   * Returns what is eaten of the main cuts weighed so far.
+   *
+   * @return one list for each cut, one mass for each piece
+   */
+  public List<List<Mass>> cuts() {
+    return served().stream().map(this::eaten).toList();
+  }
+
   /** What was put back into a part is served with it and no piece of its own. */
   private List<Node.Leaf> served() {
     return sheet.breakdown().mains().stream()

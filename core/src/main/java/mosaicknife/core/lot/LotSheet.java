@@ -28,6 +28,7 @@ import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.Reconciliation;
 import mosaicknife.core.breakdown.ScaleError;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.cost.Contender;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.PlateCost;
@@ -777,6 +778,37 @@ public record LotSheet(
                       fish.dividedBy(portions), plan.labour(labourPerHour).dividedBy(portions))
                   .with(PlateCost.Line.BY_PRODUCTS, carried.dividedBy(portions));
             });
+  }
+
+  /**
+   * Makes the lot ready to be compared with other fish at one plate.
+   *
+   * @param labourPerHour what an hour of work costs
+   * @return what tonight's cuts cost and weigh; empty while a main cut is not weighed or carries no
+   *     cost
+   */
+  public Optional<Contender> contender(ExactMoney labourPerHour) {
+    return costs(lot.costingMethod())
+        .filter(costs -> Mass.total(eaten()).compareTo(lot.purchased()) <= 0)
+        .map(
+            costs -> {
+              ExactMoney fish = lot.cost().total().minus(costs.costing().onHeld());
+              ExactMoney carried = fish.minus(costs.costing().onMains());
+              return new Contender(
+                  "lot-" + lot.id(),
+                  lot.species().name(),
+                  lot.purchased(),
+                  fish,
+                  plan.labour(labourPerHour),
+                  carried.isNegative() ? ExactMoney.zero(fish.currency()) : carried,
+                  plates().cuts(),
+                  true,
+                  0);
+            });
+  }
+
+  private List<Mass> eaten() {
+    return plates().cuts().stream().flatMap(List::stream).toList();
   }
 
   /**

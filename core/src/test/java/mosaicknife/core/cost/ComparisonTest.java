@@ -1,0 +1,149 @@
+package mosaicknife.core.cost;
+
+import static mosaicknife.core.WorkedHake.EUR;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Optional;
+import mosaicknife.core.portion.Serving;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.Mass;
+import org.testng.annotations.Test;
+
+/** A cheap fish of low yield against a dear one of high yield, by hand. */
+public class ComparisonTest {
+
+  private static final Serving PLATE = Serving.slices(Mass.ofGrams(160));
+
+  private static Contender fish(String id, String paid, int each) {
+    return of(id, paid, "0", "0", each, 0);
+  }
+
+  private static Contender of(
+      String id, String paid, String labour, String credit, int each, double spread) {
+    return new Contender(
+        id,
+        id,
+        Mass.ofKilograms("5"),
+        ExactMoney.of(paid, EUR),
+        ExactMoney.of(labour, EUR),
+        ExactMoney.of(credit, EUR),
+        List.of(List.of(Mass.ofGrams(each)), List.of(Mass.ofGrams(each))),
+        spread == 0,
+        spread);
+  }
+
+  private static String two(ExactMoney money) {
+    return money.amount().setScale(2, RoundingMode.HALF_UP).toPlainString();
+  }
+
+  @Test
+  public void wholePortionsDecideAndBreakEvenIsATenthOfAPoint() {
+    // 40.00 for 5 + 5 plates of 160 g in 800 g; 70.00 for 8 + 8 in 1400 g
+    Contender cheap = fish("cheap", "40", 800);
+    Contender dear = fish("dear", "70", 1400);
+    Comparison both = new Comparison(PLATE, List.of(dear, cheap));
+    assertEquals(both.contenders().get(0), cheap);
+    assertEquals(two(cheap.plate(PLATE).orElseThrow()), "4.00");
+    assertEquals(two(dear.plate(PLATE).orElseThrow()), "4.38");
+    // the dear one needs 18 plates, 9 in each of 1440 g: 2880 of 5000 g
+    assertEquals(both.lowestYield(dear, cheap), Optional.of(Fraction.of(576, 1000)));
+    // 16 plates at 4.00 over 5 kg
+    assertEquals(
+        both.highestPrice(dear, cheap).orElseThrow().perKilogram().amount().toPlainString(),
+        "12.8");
+    // the cheap one may not lose a plate: nine at 40.00 are 4.44
+    assertEquals(both.lowestYield(cheap, dear), Optional.of(Fraction.of(320, 1000)));
+    assertEquals(
+        both.highestPrice(cheap, dear).orElseThrow().perKilogram().amount().toPlainString(),
+        "8.75");
+  }
+
+  @Test
+  public void workAndCreditCount() {
+    Contender worked = of("worked", "40", "10", "6", 800, 0);
+    assertEquals(two(worked.plate(PLATE).orElseThrow()), "4.40");
+    Comparison both = new Comparison(PLATE, List.of(worked, fish("dear", "70", 1400)));
+    // 43.75 for ten plates, less 10 of work, and 6 of credit: 39.75 over 5 kg
+    assertEquals(
+        both.highestPrice(worked, both.contenders().get(0))
+            .orElseThrow()
+            .perKilogram()
+            .amount()
+            .toPlainString(),
+        "7.95");
+    Contender credited = of("credited", "40", "10", "90", 800, 0);
+    assertEquals(two(credited.cost()), "10.00", "more credit than it cost takes off all, no more");
+  }
+
+  @Test
+  public void whatNeverPaysIsSaidSo() {
+    Contender light = fish("light", "40", 100);
+    Comparison both = new Comparison(PLATE, List.of(light, fish("free", "0", 800)));
+    assertEquals(both.contenders().get(1), light, "no whole portion comes last");
+    assertEquals(light.plate(PLATE), Optional.empty());
+    assertEquals(both.lowestYield(light, both.contenders().get(0)), Optional.empty());
+    assertEquals(both.highestPrice(light, both.contenders().get(0)), Optional.empty());
+    assertEquals(both.lowestYield(both.contenders().get(0), light), Optional.empty());
+  }
+
+  @Test
+  public void aPointOfYieldAndTheCurves() {
+    Contender dear = fish("dear", "70", 1400);
+    // 70 × 160 / 2800 less 70 × 160 / 2850
+    assertEquals(dear.point(PLATE).amount().doubleValue(), 4.0 - 70 * 160 / 2850.0, 1e-9);
+    Comparison one = new Comparison(PLATE, List.of(dear));
+    List<Comparison.Point> byYield = one.byYield(dear, 0.2, 0.8);
+    assertEquals(byYield.size(), 41);
+    // at 20 % each fillet is 500 g: three plates, 70 / 6
+    assertEquals(byYield.get(0).plate().orElseThrow(), 70 / 6.0, 1e-6);
+    for (int i = 1; i < byYield.size(); i++) {
+      assertTrue(byYield.get(i).plate().orElseThrow() <= byYield.get(i - 1).plate().orElseThrow());
+    }
+    List<Comparison.Point> byPrice = one.byPrice(dear, 28);
+    assertEquals(byPrice.get(0).plate().orElseThrow(), 0.0);
+    assertEquals(byPrice.get(20).plate().orElseThrow(), 4.375, 1e-9, "at 14.00 a kilogram");
+  }
+
+  @Test
+  public void anEstimateHasARangeAndAMeasuredYieldHasNone() {
+    Comparison both =
+        new Comparison(
+            PLATE, List.of(of("norm", "70", "0", "0", 1400, 0.1), fish("lot", "40", 800)));
+    Contender norm = both.contenders().get(1);
+    List<ExactMoney> range = both.range(norm).orElseThrow();
+    // 1540 g: 9 + 9; 1260 g: 7 + 7
+    assertEquals(two(range.get(0)), "3.89");
+    assertEquals(two(range.get(1)), "5.00");
+    assertEquals(both.range(both.contenders().get(0)), Optional.empty());
+  }
+
+  @Test
+  public void cutsHeavierThanTheFishAreRefused() {
+    assertThrows(IllegalArgumentException.class, () -> fish("x", "40", 2600));
+    assertThrows(IllegalArgumentException.class, () -> fish("x", "-1", 800));
+  }
+
+  @Test
+  public void aDishKnowsItsLimitAndThePortionThatKeepsIt() {
+    DishLimit limit = new DishLimit(ExactMoney.of("20", EUR), Fraction.of(30, 100));
+    assertEquals(two(limit.most()), "6.00");
+    assertTrue(limit.isPassedBy(ExactMoney.of("6.01", EUR)));
+    assertFalse(limit.isPassedBy(ExactMoney.of("6.00", EUR)));
+    // 6.30 of fish and 0.90 of garnish: 5.10 of fish are left, 180 × 5.10 / 6.30
+    assertEquals(
+        limit.portion(Mass.ofGrams(180), ExactMoney.of("6.30", EUR), ExactMoney.of("0.90", EUR)),
+        Optional.of(Mass.ofGrams(145)));
+    assertEquals(
+        limit.portion(Mass.ofGrams(180), ExactMoney.of("6.30", EUR), ExactMoney.of("6.90", EUR)),
+        Optional.empty());
+    assertThrows(
+        IllegalArgumentException.class,
+        () -> new DishLimit(ExactMoney.of("0", EUR), Fraction.of(30, 100)));
+  }
+}
