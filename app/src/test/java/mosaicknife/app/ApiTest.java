@@ -16,6 +16,7 @@ import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.ResultActions;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** The API as another program sees it. */
@@ -216,8 +217,8 @@ public class ApiTest extends WithDatabase {
         .andExpect(
             jsonPath("$.paths['/api/v1/lots/{id}/weighings'].post.responses['422']").exists())
         .andExpect(jsonPath("$.paths['/api/v1/lots/{id}'].get.responses['404']").exists())
-        .andExpect(jsonPath("$.paths[*][*].responses['401']", hasSize(8)))
-        .andExpect(jsonPath("$.paths[*][*].summary", hasSize(8)));
+        .andExpect(jsonPath("$.paths[*][*].responses['401']", hasSize(12)))
+        .andExpect(jsonPath("$.paths[*][*].summary", hasSize(12)));
   }
 
   private static final String FILLET =
@@ -268,6 +269,99 @@ public class ApiTest extends WithDatabase {
         .andExpect(status().isUnprocessableContent())
         .andExpect(jsonPath("$.fields.types", containsString("201 were asked for")));
     portions("{\"types\":[null]}").andExpect(status().isUnprocessableContent());
+  }
+
+  @Test
+  public void cutsAndCountsWithoutBonesAndInOtherStyles() throws Exception {
+    portions(FILLET.formatted(",\"pinBones\":\"STRIP\",\"withoutBones\":7", ""))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.withoutBones").value(7))
+        .andExpect(jsonPath("$.stripGrams").value(41.517));
+    portions(FILLET.formatted(",\"pinBones\":\"ABOVE_THE_ROW\"", ""))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.pieces[0].zone").value("BACK"));
+    portions(FILLET.formatted("", ",\"style\":\"STEAK\",\"boneless\":true"))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields['types[0]']", containsString("across the bone")));
+    portions(FILLET.formatted(",\"pinBones\":\"CHEWED\",\"withoutBones\":-1", ""))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.pinBones", containsString("none of LEFT_IN")))
+        .andExpect(jsonPath("$.fields.withoutBones").exists());
+    String type = "{\"name\":\"a\",\"target\":\"90 g\"},";
+    portions(FILLET.formatted("", "").replace("\"types\":[", "\"types\":[" + type.repeat(199)))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.portions").value(14));
+  }
+
+  @DataProvider
+  public static Object[][] unfit() {
+    return new Object[][] {
+      {"patterns", "{}", "fillets"},
+      {"patterns", "{\"fillets\":[null],\"wanted\":[null]}", "wanted"},
+      {"patterns", FILLETS.formatted("a", "a", 3), "fillets[1]"},
+      {"patterns", FILLETS.formatted("a", "b", -3), "wanted[0]"},
+      {"patterns", FILLETS.formatted("a", "b", 3).replace("hake", "kraken"), "fillets[0].species"},
+      {"cost", "{}", "breakdown"},
+      {"cost", COST.formatted("-1", "0"), "freight"},
+      {"cost", COST.formatted("0", "900"), "claims"},
+      {"cost", COST.formatted("99999999", "0"), "freight"},
+      {"compare", "{\"portionTarget\":\"0\",\"contenders\":[]}", "contenders"},
+      {"compare", COMPARE.formatted("900 g", "8/kg", "6 kg"), "contenders[1]"},
+      {"compare", COMPARE.formatted("900 g", "dear", "1 kg"), "contenders[1]"},
+      {"compare", COMPARE.formatted("-1 kg", "8/kg", "1 kg"), "contenders[1]"},
+      {"order", "{}", "offers"},
+      {"order", ORDER.formatted(24, "4 kg", "2 kg"), "offers[0]"},
+      {"order", ORDER.formatted(9000, "2 kg", "4 kg"), "portions"},
+      {"order", ORDER.formatted(24, "2 kg", "4 kg").replace("hake", "kraken"), "offers[0]"},
+    };
+  }
+
+  private static final String FILLETS =
+      """
+      {"fillets":[{"id":"%s","species":"hake","part":"fillet-left","mass":"900 g","fish":"3 kg"},
+                  {"id":"%s","species":"hake","part":"fillet-left","mass":"900 g","fish":"3 kg"}],
+       "wanted":[{"count":%d,"type":{"name":"main","target":"180 g"}}]}
+      """;
+  private static final String COST =
+      """
+      {"freight":%s,"claims":%s,"breakdown":{"state":"GUTTED","purchased":"1 kg","price":"10/kg",
+       "portionTarget":"180 g","parts":[{"kind":"fillet","mass":"0.5","purpose":"PLATE"}]}}
+      """;
+  private static final String COMPARE =
+      """
+      {"portionTarget":"160 g","contenders":[{"purchased":"2 kg","price":"4/kg","cuts":["1 kg"]},
+       {"purchased":"5 kg","cuts":["%s","1 kg"],"price":"%s","purchased":"%s"}]}
+      """;
+  private static final String ORDER =
+      """
+      {"portionTarget":"180 g","portions":%d,
+       "offers":[{"species":"hake","from":"%s","to":"%s","price":"11/kg"}]}
+      """;
+
+  @Test(dataProvider = "unfit")
+  public void whatIsUnfitIsSaidByItsField(String call, String body, String field) throws Exception {
+    mvc.perform(as("ines", json(post("/api/v1/evaluate/" + call), body)))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields['" + field + "']").exists());
+  }
+
+  @Test
+  public void fishThatWasFreeAndMoneyWithNoneOrThreeDecimals() throws Exception {
+    mvc.perform(as("ines", json(post("/api/v1/evaluate/cost"), COST.formatted("0", "10"))))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.methods[0].portionByCount").value(0.0));
+    for (String[] money : new String[][] {{"JPY", "1100"}, {"KWD", "1100.000"}}) {
+      mvc.perform(
+              as(
+                  "ines",
+                  json(
+                      post("/api/v1/evaluate/cost"),
+                      COST.formatted("0", "0")
+                          .replace("10/kg", "1100/kg")
+                          .replace("\"state\"", "\"currency\":\"" + money[0] + "\",\"state\""))))
+          .andExpect(status().isOk())
+          .andExpect(content().string(containsString("\"lotCost\":" + money[1] + ",")));
+    }
   }
 
   private ResultActions portions(String body) throws Exception {

@@ -48,6 +48,42 @@ public class GuideTest extends WithDatabase {
         figure(answer, "$.portions").equals("7") && guide.contains("seven portions"), answer);
   }
 
+  @Test
+  public void servicesCostsComparisonsAndOrdersAnswerAsTheGuideSays() throws Exception {
+    String patterns = example("patterns");
+    says(patterns, "$.lostGrams", " g lost of what is cut");
+    says(patterns, "$.byHandServed", " portions and");
+    says(patterns, "$.byHandLostGrams", " g lost.");
+    assertTrue(figure(patterns, "$.proved").equals("true"), patterns);
+    String cost = example("cost");
+    for (int method = 0; method < 4; method++) {
+      says(cost, "$.methods[" + method + "].portionByCount", "");
+    }
+    says(cost, "$.ladder[8].perPortion", ".");
+    String compare = example("compare");
+    says(compare, "$.contenders[0].plate", " a plate for the cheap one");
+    says(compare, "$.contenders[1].lowestYieldPercent", " % or up to");
+    says(compare, "$.contenders[1].highestPrice", " a kilogram");
+    String order = example("order");
+    says(order, "$.candidates[1].fish", " fish of the whole hake");
+    says(order, "$.candidates[1].riskPercent", " % that");
+    says(order, "$.candidates[1].riskIfLeanPercent", " % if");
+  }
+
+  private String example(String call) throws Exception {
+    String guide = Files.readString(GUIDE);
+    return send(
+        "/api/v1/evaluate/" + call,
+        guide.replaceAll("(?s).*/evaluate/" + call + ".*? -d '(\\{.*?\\})'\n.*", "$1"));
+  }
+
+  private static void says(String answer, String path, String after) throws Exception {
+    String figure = figure(answer, path).replaceAll("\\.000$", "") + after;
+    assertTrue(
+        Files.readString(GUIDE).replace("\n", " ").contains(figure),
+        "the guide does not say " + figure);
+  }
+
   private String send(String path, String body) throws Exception {
     String signIn = "{\"name\":\"ines\",\"password\":\"port-sallow-demo\"}";
     String token = JsonPath.read(answer("/api/v1/tokens", signIn, "none"), "$.token");

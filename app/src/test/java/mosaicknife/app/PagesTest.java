@@ -54,7 +54,7 @@ public class PagesTest extends WithDatabase {
       {"/lots?for=bench&text=hake&page=9", 200, 200, 200, 200},
       {"/board", 302, 302, 302, 302},
       {"/bench/1", 200, 200, 200, 200},
-      {"/cost", 302, 302, 403, 403},
+      {"/cost", 200, 200, 403, 403},
       {"/cost/1", 200, 200, 403, 403},
       {"/uses/1", 200, 200, 200, 200},
       {"/house", 302, 302, 403, 403},

@@ -71,6 +71,8 @@ public class GateTest extends InBrowser {
                             "",
                             "SKINLESS",
                             "",
+                            "",
+                            "",
                             "yes",
                             List.of(),
                             "sea bass",

@@ -9,8 +9,10 @@ import java.util.Set;
 import mosaicknife.app.house.Named;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
+import mosaicknife.core.cost.DishLimit;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.safety.Allergen;
 
 /**
@@ -22,6 +24,8 @@ import mosaicknife.core.safety.Allergen;
  * @param serving what counts as a portion
  * @param specification how far the cuts are worked
  * @param price what the guest pays, if it is known
+ * @param garnish what else lies on the plate costs, if it is known
+ * @param costLimit how much of the price a plate may cost, if the house said
  * @param raw whether it is served raw, cured or underdone
  * @param allergens what guests are told of; fish is always among them
  * @param fish the codes of the fish it may be made of, its own first
@@ -35,6 +39,8 @@ public record Dish(
     Serving serving,
     Specification specification,
     Optional<ExactMoney> price,
+    Optional<ExactMoney> garnish,
+    Optional<Fraction> costLimit,
     boolean raw,
     Set<Allergen> allergens,
     List<String> fish,
@@ -48,6 +54,17 @@ public record Dish(
     allergens = Collections.unmodifiableSet(told);
     fish = List.copyOf(fish);
     demand = Map.copyOf(demand);
+  }
+
+  /**
+   * Returns what a plate of it may cost.
+   *
+   * @return the limit; empty without a price or a share of it
+   */
+  public Optional<DishLimit> limit() {
+    return price
+        .filter(ExactMoney::isPositive)
+        .flatMap(paid -> costLimit.map(share -> new DishLimit(paid, share)));
   }
 
   /**

@@ -33,6 +33,7 @@ import mosaicknife.app.shared.StoredServing;
 import mosaicknife.core.anatomy.Specification;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.safety.Allergen;
 import org.hibernate.annotations.BatchSize;
 
@@ -57,6 +58,11 @@ class DishEntity {
   private Specification specification;
 
   private BigDecimal price;
+  private BigDecimal garnish;
+
+  @Column(name = "cost_limit")
+  private BigDecimal costLimit;
+
   private boolean raw;
   private boolean active = true;
 
@@ -91,6 +97,8 @@ class DishEntity {
     serving = StoredServing.of(dish.serving());
     specification = dish.specification();
     price = dish.price().map(ExactMoney::amount).orElse(null);
+    garnish = dish.garnish().map(ExactMoney::amount).orElse(null);
+    costLimit = dish.costLimit().orElse(null);
     raw = dish.raw();
     allergens = dish.allergens().stream().sorted().map(Enum::name).collect(Collectors.joining(","));
     fish.clear();
@@ -141,6 +149,8 @@ class DishEntity {
         serving.serving(),
         specification,
         Optional.ofNullable(price).map(amount -> new ExactMoney(amount, currency)),
+        Optional.ofNullable(garnish).map(amount -> new ExactMoney(amount, currency)),
+        Optional.ofNullable(costLimit).map(Fraction::of),
         raw,
         Arrays.stream(Allergen.values())
             .filter(one -> List.of(allergens.split(",")).contains(one.name()))

@@ -1,6 +1,7 @@
 package mosaicknife.app.buy;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Arrays;
 import java.util.Currency;
 import java.util.LinkedHashSet;
@@ -33,6 +34,8 @@ import mosaicknife.core.safety.Allergen;
  * @param filled anything if light pieces are filled up from the next
  * @param specification how far the cuts are worked
  * @param price what the guest pays, possibly empty
+ * @param garnish what else lies on the plate costs, possibly empty
+ * @param limit how much of the price a plate may cost in percent, possibly empty
  * @param raw anything if it is served raw, cured or underdone
  * @param allergens the names of what guests are told of
  * @param fish the fish it may be made of, one name a line
@@ -48,6 +51,8 @@ public record DishForm(
     String filled,
     String specification,
     String price,
+    String garnish,
+    String limit,
     String raw,
     List<String> allergens,
     String fish,
@@ -62,6 +67,8 @@ public record DishForm(
   private static final int LONGEST_NAME = 80;
   private static final int MOST_FISH = 20;
   private static final BigDecimal MOST_PRICE = new BigDecimal(100_000);
+  private static final BigDecimal LEAST_LIMIT = BigDecimal.ONE;
+  private static final BigDecimal MOST_LIMIT = new BigDecimal(100);
   private static final BigDecimal MOST_TOLERANCE = new BigDecimal(30);
 
   /** A dish as understood. */
@@ -71,6 +78,8 @@ public record DishForm(
       Serving serving,
       Specification specification,
       Optional<ExactMoney> price,
+      Optional<ExactMoney> garnish,
+      Optional<BigDecimal> costLimit,
       boolean raw,
       Set<Allergen> allergens,
       List<String> fish) {}
@@ -85,6 +94,8 @@ public record DishForm(
         "1",
         "",
         Specification.SKIN_ON.name(),
+        "",
+        "",
         "",
         "",
         List.of(),
@@ -106,6 +117,11 @@ public record DishForm(
         dish.serving().filled() ? "yes" : "",
         dish.specification().name(),
         dish.price().map(price -> price.amount().toPlainString()).orElse(""),
+        dish.garnish().map(cost -> cost.amount().toPlainString()).orElse(""),
+        dish.costLimit()
+            .map(share -> share.toPercent(2, RoundingMode.HALF_UP).stripTrailingZeros())
+            .map(BigDecimal::toPlainString)
+            .orElse(""),
         dish.raw() ? "yes" : "",
         dish.allergens().stream().map(Allergen::name).toList(),
         String.join(
@@ -128,7 +144,11 @@ public record DishForm(
             .findFirst()
             .orElseThrow(
                 () -> Refusal.ofField("specification", "buy.problem.the-cut-is-missing-choose")),
-        price(formats.currency()),
+        money(price, "price", formats.currency()),
+        money(garnish, "garnish", formats.currency()),
+        text(limit).isBlank()
+            ? Optional.empty()
+            : Optional.of(Typed.percent(limit, LEAST_LIMIT, MOST_LIMIT, "limit").movePointLeft(2)),
         !text(raw).isEmpty(),
         Arrays.stream(Allergen.values())
             .filter(allergen -> allergens.contains(allergen.name()))
@@ -136,10 +156,10 @@ public record DishForm(
         List.copyOf(species(catalogue)));
   }
 
-  private Optional<ExactMoney> price(Currency currency) {
-    return text(price).isBlank()
+  private static Optional<ExactMoney> money(String typed, String field, Currency currency) {
+    return text(typed).isBlank()
         ? Optional.empty()
-        : Optional.of(Typed.money(price, MOST_PRICE, currency, "price"));
+        : Optional.of(Typed.money(typed, MOST_PRICE, currency, field));
   }
 
   private Set<String> species(Catalogue catalogue) {

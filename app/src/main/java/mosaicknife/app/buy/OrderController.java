@@ -1,22 +1,17 @@
 package mosaicknife.app.buy;
 
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Csv;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.finding.Finding;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -70,49 +65,37 @@ class OrderController {
   ResponseEntity<String> csv(@PathVariable long id) {
     Order order = orders.get(id);
     Formats formats = houses.house().formats();
-    StringWriter text = new StringWriter();
-    try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
-      printer.printRecord(
-          "order",
-          "supplier",
-          "deliver on",
-          "fish",
-          "scientific name",
-          "state",
-          "size",
-          "number",
-          "expected kg",
-          "price per kg",
-          "currency");
-      for (OrderLine line : order.lines()) {
-        printer.printRecord(
-            order.id(),
-            text(order.supplier()),
-            order.deliverOn(),
-            text(line.species().name()),
-            text(line.species().scientificName()),
-            formats.say(
-                line.form() == Form.FILLET ? "buy.order.fillet" : Finding.of(line.state()).key()),
-            line.form() == Form.FILLET ? "" : formats.range(line.grade().from(), line.grade().to()),
-            line.form() == Form.FILLET ? "" : line.fish(),
-            line.mass().toKilograms().toPlainString(),
-            line.price().perKilogram().amount().stripTrailingZeros().toPlainString(),
-            line.price().perKilogram().currency());
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    List<List<?>> rows = new ArrayList<>();
+    rows.add(
+        List.of(
+            "order",
+            "supplier",
+            "deliver on",
+            "fish",
+            "scientific name",
+            "state",
+            "size",
+            "number",
+            "expected kg",
+            "price per kg",
+            "currency"));
+    for (OrderLine line : order.lines()) {
+      boolean fillet = line.form() == Form.FILLET;
+      rows.add(
+          List.of(
+              order.id(),
+              order.supplier(),
+              order.deliverOn(),
+              line.species().name(),
+              line.species().scientificName(),
+              formats.say(fillet ? "buy.order.fillet" : Finding.of(line.state()).key()),
+              fillet ? "" : formats.range(line.grade().from(), line.grade().to()),
+              fillet ? "" : line.fish(),
+              line.mass().toKilograms().toPlainString(),
+              line.price().perKilogram().amount().stripTrailingZeros().toPlainString(),
+              line.price().perKilogram().currency()));
     }
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment().filename("order-" + id + ".csv").build().toString())
-        .body(text.toString());
-  }
-
-  /** A name that a spreadsheet would take for a formula is marked as text. */
-  private static String text(String name) {
-    return name.matches("[=+@\\-].*") ? "'" + name : name;
+    return Csv.table("order-" + id + ".csv", rows);
   }
 
   @PostMapping("/buy/orders/{id}")

@@ -2,6 +2,7 @@ package mosaicknife.app.cost;
 
 import java.util.List;
 import java.util.Map;
+import mosaicknife.app.buy.Dish;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
@@ -31,11 +32,17 @@ class CostController {
   private final LotRegister lots;
   private final LarderBook larder;
   private final HouseSettings houses;
-
+  private final DishCosts dishes;
   private final Words words;
 
   CostController(
-      LotSheets sheets, LotRegister lots, LarderBook larder, HouseSettings houses, Words words) {
+      LotSheets sheets,
+      LotRegister lots,
+      LarderBook larder,
+      HouseSettings houses,
+      DishCosts dishes,
+      Words words) {
+    this.dishes = dishes;
     this.larder = larder;
     this.words = words;
     this.sheets = sheets;
@@ -49,7 +56,7 @@ class CostController {
     LotSheet sheet = sheets.get(id);
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
-    model.addAttribute("cost", CostView.of(sheet, houses.house().labourPerHour(), formats));
+    model.addAttribute("cost", CostView.of(sheet, dishes.plates(sheet), formats));
     model.addAttribute(
         "places",
         larder.moneyOf(List.of(sheet)).get(id).places().entrySet().stream()
@@ -61,6 +68,14 @@ class CostController {
                         formats.say("LotMoney.Place." + one.getKey().name()),
                         one.getValue().toExact()))
             .toList());
+    model.addAttribute(
+        "menu",
+        dishes
+            .plates(sheet)
+            .only()
+            .flatMap(Dish::price)
+            .map(price -> price.amount().toPlainString())
+            .orElse(""));
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.SMALL, formats));
     model.addAttribute("portion", portionText(model, sheet, formats));
     return "cost/cost";

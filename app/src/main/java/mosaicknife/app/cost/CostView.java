@@ -2,11 +2,11 @@ package mosaicknife.app.cost;
 
 import java.math.RoundingMode;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mosaicknife.app.buy.Dish;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlateLines;
 import mosaicknife.core.anatomy.State;
@@ -19,12 +19,13 @@ import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
 import mosaicknife.core.cost.Costing.PartCost;
 import mosaicknife.core.cost.CostingMethod;
+import mosaicknife.core.cost.DishLimit;
 import mosaicknife.core.lot.LotPart;
-import mosaicknife.core.lot.LotPortions;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -79,8 +80,16 @@ record CostView(
       String credit,
       String excess) {}
 
-  /** One rung: how much is left, what a kilogram of it costs. */
-  record RungRow(String step, String name, String note, String mass, String price, int width) {}
+  /** One rung: how much is left, what stands on it, and what that is by portion and kilogram. */
+  record RungRow(
+      String step,
+      String name,
+      String note,
+      String mass,
+      String money,
+      String portion,
+      String price,
+      int width) {}
 
   /** One method beside the others. */
   record MethodRow(
@@ -96,44 +105,49 @@ record CostView(
   record YieldRow(String basis, String mass, String mains, boolean estimated, String how) {}
 
   /** What one dish takes of the fish, and what a plate of it costs. */
-  record DishRow(String dish, String serving, long plates, String mass, String cost) {}
+  record DishRow(
+      String dish,
+      String serving,
+      long plates,
+      String mass,
+      String cost,
+      String share,
+      boolean passed) {}
 
-  /** Only where the fish goes to several dishes: with one the answer is the same. */
-  private static List<DishRow> dishes(LotSheet sheet, Optional<CostSheet> costs, Formats formats) {
-    List<LotPortions.OfDish> all = sheet.plates().byDish();
-    return all.size() < 2
-        ? List.of()
-        : all.stream()
-            .map(
-                dish ->
-                    new DishRow(
-                        dish.dish(),
-                        formats.serving(dish.portions().serving()),
-                        dish.portions().count(),
-                        formats.mass(dish.mass()),
-                        costs
-                            .flatMap(c -> c.plateOf(dish.mass(), dish.portions().count()))
-                            .map(formats::money)
-                            .orElse("–")))
-            .toList();
+  /** Only where a dish is known, or the fish goes to several: with none the answer is the same. */
+  private static List<DishRow> dishes(Plates plates, Optional<CostSheet> costs, Formats formats) {
+    return plates.dishes().stream()
+        .map(
+            dish -> {
+              Optional<ExactMoney> plate = costs.flatMap(known -> plates.plateOf(dish, known));
+              Optional<DishLimit> limit = plates.dish(dish).flatMap(Dish::limit);
+              Optional<Fraction> share = plate.flatMap(cost -> plates.shareOf(dish, cost));
+              return new DishRow(
+                  dish.dish(),
+                  formats.serving(dish.portions().serving()),
+                  dish.portions().count(),
+                  formats.mass(dish.mass()),
+                  plate.map(formats::money).orElse("–"),
+                  share.map(formats::percent).orElse(""),
+                  plate
+                      .filter(cost -> limit.filter(one -> one.isPassedBy(cost)).isPresent())
+                      .isPresent());
+            })
+        .toList();
   }
 
-  static CostView of(LotSheet sheet, ExactMoney labourPerHour, Formats formats) {
+  static CostView of(LotSheet sheet, Plates plates, Formats formats) {
     Optional<CostSheet> costs = sheet.costs(sheet.lot().costingMethod());
     Yields yields = Yields.of(sheet.breakdown(), sheet.lot().species());
     return new CostView(
         costs.map(c -> answer(c, sheet, formats)),
-        sheet
-            .plate(labourPerHour)
-            .map(plate -> PlateLines.of(plate, !sheet.portions().isEstimated(), formats)),
+        plates.plate().map(plate -> PlateLines.of(plate, !sheet.portions().isEstimated(), formats)),
         !sheet.breakdown().mains().isEmpty(),
         formats.list(sheet.mainsToCome().stream().map(LotPart::name).toList()),
-        CostLadder.of(sheet.breakdown(), sheet.lot().cost(), costs).rungs().stream()
-            .map(rung -> rung(rung, costs, formats))
-            .toList(),
+        plates.ladder().rungs().stream().map(rung -> rung(rung, costs, formats)).toList(),
         methods(sheet, formats),
         fillets(sheet.portions(), formats),
-        dishes(sheet, costs, formats),
+        dishes(plates, costs, formats),
         parts(sheet.breakdown(), costs, formats),
         yields(sheet.breakdown(), yields, formats),
         formats.percent(yields.usable()),
@@ -177,35 +191,50 @@ record CostView(
   private static RungRow rung(CostLadder.Rung rung, Optional<CostSheet> costs, Formats formats) {
     double share = Math.min(WIDEST, rung.share().toDouble());
     return new RungRow(
-        rung.step().name().toLowerCase(Locale.ROOT),
-        switch (rung.step()) {
-          case INVOICED -> formats.say("cost.said.rung-INVOICED");
-          case OWN_SCALE -> formats.say("cost.said.rung-OWN_SCALE");
-          case USED -> formats.say("cost.said.rung-USED");
-          case SERVED -> formats.say("cost.said.rung-SERVED");
-          case MAINS -> formats.say("cost.said.rung-MAINS");
-          case PORTIONS -> formats.say("cost.said.rung-PORTIONS");
-        },
-        note(rung.step(), costs, formats),
-        formats.mass(rung.mass()),
-        formats.price(rung.price()),
-        (int) Math.round(share * FULL_WIDTH));
+        rung.step().name(),
+        formats.say(rung.step()),
+        note(rung, costs, formats),
+        rung.mass().map(formats::mass).orElse(""),
+        formats.money(rung.money()),
+        rung.portion().map(formats::money).orElse(""),
+        rung.price().map(formats::price).orElse(""),
+        rung.mass().isEmpty() ? 0 : (int) Math.round(share * FULL_WIDTH));
   }
 
-  private static String note(CostLadder.Step step, Optional<CostSheet> costs, Formats formats) {
-    return switch (step) {
-      case INVOICED -> formats.say("cost.said.what-is-paid-for");
-      case OWN_SCALE -> formats.say("cost.said.what-yields-are-counted-from");
-      case USED -> formats.say("cost.said.everything-but-the-bin");
-      case SERVED -> formats.say("cost.said.main-dish-and-second-plate");
-      case MAINS ->
-          costs
-              .map(c -> c.costing().credit())
-              .filter(credit -> credit.isPositive())
-              .map(credit -> formats.say("cost.said.after-a-credit-of", credit))
-              .orElse(formats.say("cost.said.edible-portion"));
-      case PORTIONS -> costs.map(CostSheet::portions).map(p -> Long.toString(p.count())).orElse("");
+  private static String note(CostLadder.Rung rung, Optional<CostSheet> costs, Formats formats) {
+    String went = rung.went().map(one -> formats.money(absolute(one))).orElse("");
+    return switch (rung.step()) {
+      case PURCHASE -> formats.say("cost.said.what-is-paid-for");
+      case FREIGHT -> formats.say("cost.said.freight", went);
+      case CLAIMS ->
+          rung.went().filter(ExactMoney::isNegative).isPresent()
+              ? formats.say("cost.said.claims", went)
+              : formats.say("cost.said.own-scale");
+      case LOSS -> formats.say("cost.said.loss", went);
+      case BIN -> formats.say("cost.said.bin", went);
+      case BY_PRODUCTS ->
+          rung.went().filter(ExactMoney::isNegative).isPresent()
+              ? formats.say("cost.said.by-products", went)
+              : formats.say("cost.said.by-products-free");
+      case USABLE -> formats.say("cost.said.edible-portion");
+      case PORTIONS ->
+          went.isEmpty()
+              ? formats.say("cost.said.plates", plates(costs))
+              : formats.say("cost.said.plates-and-over", plates(costs), went);
+      case PLATE -> formats.say("cost.said.work-and-garnish", went);
+      case PRICE ->
+          rung.went().filter(ExactMoney::isNegative).isPresent()
+              ? formats.say("cost.said.sold-below-cost", went)
+              : formats.say("cost.said.what-is-left", went);
     };
+  }
+
+  private static long plates(Optional<CostSheet> costs) {
+    return costs.map(known -> known.portions().count()).orElse(0L);
+  }
+
+  private static ExactMoney absolute(ExactMoney money) {
+    return money.isNegative() ? ExactMoney.zero(money.currency()).minus(money) : money;
   }
 
   private static List<MethodRow> methods(LotSheet sheet, Formats formats) {

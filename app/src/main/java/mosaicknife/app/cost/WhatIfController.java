@@ -14,6 +14,7 @@ import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.WhatIf;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -32,6 +33,7 @@ class WhatIfController {
 
   private static final BigDecimal LEAST = BigDecimal.ONE;
   private static final BigDecimal MOST = BigDecimal.valueOf(100);
+  private static final BigDecimal MOST_PRICE = BigDecimal.valueOf(100_000);
   private static final int HUNDRED = 100;
   private static final int MOST_PLATES = 100_000;
 
@@ -96,6 +98,14 @@ class WhatIfController {
             Typed.percent(field(typed, "share"), LEAST, MOST, "share")
                 .divide(BigDecimal.valueOf(HUNDRED)));
     said.add(formats.say("cost.said.menu", share, formats.money(what.menuPrice(share))));
+    String menu = field(typed, "price");
+    if (!menu.isBlank()) {
+      ExactMoney price = Typed.money(menu, MOST_PRICE, formats.currency(), "price");
+      if (!price.isPositive()) {
+        throw Refusal.ofField("price", "cost.problem.no-menu-price");
+      }
+      said.add(formats.say("cost.said.at-the-price", formats.money(price), what.share(price)));
+    }
     String bought = field(typed, "bought");
     if (!bought.isBlank()) {
       said.addAll(against(what, bought, formats));

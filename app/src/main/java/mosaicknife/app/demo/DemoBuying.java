@@ -158,6 +158,11 @@ class DemoBuying {
     prices.takeIn("Holm Sound Boats", day, HOLM_SOUND.formatted("5.20", "13.60", "9.90", "8.60"));
   }
 
+  /** Butter, herbs and what grows on the side; and a third of the price. */
+  private static final String GARNISH = "0.90";
+
+  private static final String LIMIT = "30";
+
   private Dish dish(
       String name, Named venue, String portion, String cut, Form form, String price, String fish) {
     return dishes.add(
@@ -171,6 +176,8 @@ class DemoBuying {
             form == Form.SLICES ? "yes" : "",
             cut,
             price,
+            price.isEmpty() ? "" : GARNISH,
+            price.isEmpty() ? "" : LIMIT,
             "",
             List.of("MILK"),
             fish,

@@ -34,9 +34,6 @@ import mosaicknife.core.cost.LotCost;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.MassUnit;
-import mosaicknife.core.quantity.PriceText;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.stereotype.Component;
 
@@ -58,7 +55,7 @@ class Evaluator {
   }
 
   EvaluationAnswer evaluate(EvaluationRequest request) {
-    Resolved resolved = new Reader().read(request);
+    Resolved resolved = read(request);
     Breakdown breakdown = resolved.breakdown();
     Yields yields =
         resolved
@@ -87,8 +84,13 @@ class Evaluator {
             .orElse(null));
   }
 
+  /** Reads a breakdown; refuses it with all that is wrong with its fields. */
+  Resolved read(EvaluationRequest request) {
+    return new Reader().read(request);
+  }
+
   /** A request in core values. */
-  private record Resolved(
+  record Resolved(
       Breakdown breakdown,
       Optional<Species> species,
       LotCost cost,
@@ -151,7 +153,7 @@ class Evaluator {
         .toList();
   }
 
-  private static CostJson cost(CostSheet sheet) {
+  static CostJson cost(CostSheet sheet) {
     Costing costing = sheet.costing();
     return new CostJson(
         costing.method().name(),
@@ -175,11 +177,11 @@ class Evaluator {
             .toList());
   }
 
-  private static BigDecimal percent(Fraction fraction) {
+  static BigDecimal percent(Fraction fraction) {
     return fraction.toPercent(PERCENT_DECIMALS, RoundingMode.HALF_UP);
   }
 
-  private static BigDecimal six(ExactMoney money) {
+  static BigDecimal six(ExactMoney money) {
     return money.amount().setScale(MONEY_DECIMALS, RoundingMode.HALF_UP);
   }
 
@@ -190,15 +192,16 @@ class Evaluator {
 
     private Resolved read(EvaluationRequest request) {
       State state = fields.needed("state", request.state(), State.GUTTED);
-      Mass purchased = fields.read("purchased", Mass.ofGrams(1), () -> mass(request.purchased()));
+      Mass purchased =
+          fields.read("purchased", Mass.ofGrams(1), () -> Texts.mass(request.purchased()));
       Currency currency =
-          fields.read("currency", currency("EUR"), () -> currency(request.currency()));
+          fields.read("currency", Texts.currency("EUR"), () -> Texts.currency(request.currency()));
       UnitPrice free = new UnitPrice(ExactMoney.zero(currency));
-      UnitPrice price = fields.read("price", free, () -> price(request.price(), currency));
+      UnitPrice price = fields.read("price", free, () -> Texts.price(request.price(), currency));
       Mass target =
-          fields.read("portionTarget", Mass.ofGrams(1), () -> mass(request.portionTarget()));
+          fields.read("portionTarget", Mass.ofGrams(1), () -> Texts.mass(request.portionTarget()));
       Optional<Species> species = fields.read("species", Optional.empty(), () -> species(request));
-      int fish = fields.read("fish", 1, () -> count(request.fish()));
+      int fish = fields.read("fish", 1, () -> Texts.count(request.fish()));
       List<PartRequest> parts = request.parts() == null ? List.of() : request.parts();
       Map<String, UnitPrice> values = new LinkedHashMap<>();
       List<Node> nodes = new ArrayList<>();
@@ -252,12 +255,12 @@ class Evaluator {
                     id,
                     kind.name(),
                     kind,
-                    mass(part.mass()),
+                    Texts.mass(part.mass()),
                     Knowledge.MEASURED,
                     Optional.ofNullable(part.purpose()),
-                    part.pieces() == null ? fish : count(part.pieces())));
+                    part.pieces() == null ? fish : Texts.count(part.pieces())));
             if (part.value() != null) {
-              values.put(id, price(part.value(), currency));
+              values.put(id, Texts.price(part.value(), currency));
             }
             return null;
           });
@@ -273,31 +276,6 @@ class Evaluator {
               .findSpecies(request.species())
               .orElseThrow(
                   () -> Refusal.ofInput("exchange.problem.is-no-species-here", request.species())));
-    }
-
-    private static Mass mass(String text) {
-      return MassText.parse(text, MassUnit.KILOGRAM).mass();
-    }
-
-    private static UnitPrice price(String text, Currency currency) {
-      return PriceText.parse(text, MassUnit.KILOGRAM, currency).price();
-    }
-
-    private static int count(Integer count) {
-      if (count != null && (count < 1 || count > 10_000)) {
-        throw Refusal.ofInput("exchange.problem.is-no-count-use-1", count);
-      }
-      return count == null ? 1 : count;
-    }
-
-    private static Currency currency(String code) {
-      String wanted = code == null ? "EUR" : code;
-      return Currency.getAvailableCurrencies().stream()
-          .filter(currency -> currency.getCurrencyCode().equals(wanted))
-          // metals and units of account are none to pay with
-          .filter(currency -> currency.getDefaultFractionDigits() >= 0)
-          .findFirst()
-          .orElseThrow(() -> Refusal.ofInput("exchange.problem.is-no-currency", wanted));
     }
   }
 }

@@ -12,6 +12,8 @@ import java.util.List;
  * @param fish what the fish weighed
  * @param length its length in centimetres; by the norm if left out
  * @param overPerKilogram what a kilogram of leftover is worth, in minor units; 0 if left out
+ * @param pinBones LEFT_IN, STRIP or ABOVE_THE_ROW; left in if left out
+ * @param withoutBones how many portions without bones are wanted, 0 to 60; 0 if left out
  * @param types what may be cut of it
  */
 record PortionsRequest(
@@ -21,6 +23,8 @@ record PortionsRequest(
     String fish,
     BigDecimal length,
     Long overPerKilogram,
+    String pinBones,
+    Integer withoutBones,
     List<TypeRequest> types) {
 
   /**
@@ -33,6 +37,7 @@ record PortionsRequest(
    * @param thickness how thick it must be everywhere, in millimetres; anything if left out
    * @param boneless whether no pin bone may be in it
    * @param value what one is worth, in minor units; 1 if left out
+   * @param style STRAIGHT, BIAS, BLOCK, TAIL_FOLD, SIDE or STEAK; straight if left out
    */
   record TypeRequest(
       String name,
@@ -41,5 +46,6 @@ record PortionsRequest(
       String heaviest,
       BigDecimal thickness,
       Boolean boneless,
-      Long value) {}
+      Long value,
+      String style) {}
 }

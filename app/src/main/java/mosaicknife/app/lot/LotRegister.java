@@ -1,6 +1,7 @@
 package mosaicknife.app.lot;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Collection;
@@ -194,6 +195,18 @@ public class LotRegister {
   @Transactional(readOnly = true)
   public List<Lot> newest() {
     return toLots(lots.findTop8ByOrderByReceivedAtDescIdDesc());
+  }
+
+  /**
+   * Returns lots received lately, open or closed, the newest first.
+   *
+   * @param since from when on
+   * @param most how many at most
+   * @return the lots
+   */
+  @Transactional(readOnly = true)
+  public List<Lot> since(Instant since, int most) {
+    return toLots(lots.findReceivedSince(since, most));
   }
 
   /**

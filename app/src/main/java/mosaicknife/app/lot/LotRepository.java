@@ -113,6 +113,11 @@ interface LotRepository extends Repository<LotEntity, Long> {
 
   List<LotEntity> findTop8ByOrderByReceivedAtDescIdDesc();
 
+  @NativeQuery(
+      "select * from lot where received_at >= :since order by received_at desc, id desc"
+          + " limit :most")
+  List<LotEntity> findReceivedSince(java.time.Instant since, int most);
+
   /** The open lot a person weighed on last. */
   @NativeQuery(
       """

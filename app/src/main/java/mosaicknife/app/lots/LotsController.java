@@ -43,9 +43,4 @@ class LotsController {
   String plan() {
     return "redirect:/lots?for=plan";
   }
-
-  @GetMapping("/cost")
-  String cost() {
-    return "redirect:/lots?for=cost";
-  }
 }

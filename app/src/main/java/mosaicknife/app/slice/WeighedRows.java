@@ -1,5 +1,7 @@
 package mosaicknife.app.slice;
 
+import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishEditor;
@@ -17,27 +19,30 @@ import org.springframework.stereotype.Component;
 @Component
 class WeighedRows {
 
-  private static final int A_WEEK = 7;
+  private static final Duration A_WEEK = Duration.ofDays(7);
+  private static final int MOST_LOTS = 100;
 
   private final LotRegister lots;
   private final LotSheets sheets;
   private final DishEditor dishes;
   private final HouseSettings houses;
+  private final Clock clock;
 
-  WeighedRows(LotRegister lots, LotSheets sheets, DishEditor dishes, HouseSettings houses) {
+  WeighedRows(
+      LotRegister lots, LotSheets sheets, DishEditor dishes, HouseSettings houses, Clock clock) {
+    this.clock = clock;
     this.lots = lots;
     this.sheets = sheets;
     this.dishes = dishes;
     this.houses = houses;
   }
 
-  /** Of the lots a venue took in the last seven days, among the newest of the house. */
+  /** Of the lots a venue took in the last seven days. */
   List<WeighedView> thisWeek(String venue) {
     return of(
         sheets.of(
-            lots.newest().stream()
+            lots.since(clock.instant().minus(A_WEEK), MOST_LOTS).stream()
                 .filter(lot -> lot.venue().equals(venue))
-                .filter(lot -> lot.landedOn().isAfter(houses.today().minusDays(A_WEEK + 1)))
                 .toList()));
   }
 

@@ -75,6 +75,8 @@ public class BuyWordsTest {
             MAIN,
             Specification.SKIN_ON,
             Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
             false,
             Set.of(),
             List.of("hake"),

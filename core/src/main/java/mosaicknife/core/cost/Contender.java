@@ -52,6 +52,16 @@ public record Contender(
   }
 
   /**
+   * Returns the same under another name.
+   *
+   * @param other the name
+   * @return the contender
+   */
+  public Contender called(String other) {
+    return new Contender(id, other, purchased, paid, labour, credit, cuts, measured, spread);
+  }
+
+  /**
    * Returns the mass of the main cuts.
    *
    * @return what is eaten of them

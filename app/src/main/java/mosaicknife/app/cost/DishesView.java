@@ -1,0 +1,187 @@
+package mosaicknife.app.cost;
+
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosaicknife.app.shared.Formats;
+import mosaicknife.core.cost.CostSheet;
+import mosaicknife.core.cost.DishLimit;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.UnitPrice;
+
+/**
+ * What plates cost lately, and the factors of this house's fish for quick sums.
+ *
+ * @param dishes the dishes
+ * @param factors the fish
+ */
+record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
+
+  private static final double WIDE = 220;
+  private static final double HIGH = 48;
+  private static final int THREE = 3;
+
+  /**
+   * A dish with its last plates.
+   *
+   * @param name the dish
+   * @param id its number
+   * @param lot the lot of the last plate
+   * @param plate what the last plate cost
+   * @param share how much of the price that is; empty without a price
+   * @param limit what it may cost; empty without a limit
+   * @param passed whether it costs more
+   * @param remedies what would help, the cheapest plate first
+   * @param line the plates as a line, the newest right
+   * @param limitAt where the limit lies, in pixels from the top; below 0 without one
+   * @param newest where the newest plate lies
+   * @param words the same line in words
+   */
+  record DishRow(
+      String name,
+      long id,
+      long lot,
+      String plate,
+      String share,
+      String limit,
+      boolean passed,
+      List<String> remedies,
+      String line,
+      double limitAt,
+      double newest,
+      String words) {}
+
+  /** A fish: how much dearer an edible kilogram is than one as purchased. */
+  record FactorRow(String fish, String state, int lots, String factor, String range, String sum) {}
+
+  static DishesView of(List<DishCosts.Costed> costed, List<LotSheet> lately, Formats formats) {
+    return new DishesView(
+        costed.stream().map(one -> dish(one, formats)).toList(), factors(lately, formats));
+  }
+
+  private static DishRow dish(DishCosts.Costed costed, Formats formats) {
+    ExactMoney last = costed.last().plate();
+    Optional<DishLimit> limit = costed.dish().limit();
+    double most =
+        Math.max(
+            costed.plates().stream().mapToDouble(one -> major(one.plate())).max().orElse(1),
+            limit.map(one -> major(one.most())).orElse(0.0));
+    List<String> points = new ArrayList<>();
+    int count = costed.plates().size();
+    for (int i = 0; i < count; i++) {
+      double x = count == 1 ? WIDE : WIDE * i / (count - 1);
+      points.add("%.1f,%.1f".formatted(x, at(costed.plates().get(i).plate(), most)));
+    }
+    return new DishRow(
+        costed.dish().name(),
+        costed.dish().id(),
+        costed.last().sheet().lot().id(),
+        formats.money(last),
+        costed
+            .dish()
+            .price()
+            .filter(ExactMoney::isPositive)
+            .map(price -> formats.percent(last.dividedBy(price)))
+            .orElse(""),
+        limit.map(one -> formats.money(one.most())).orElse(""),
+        costed.isPassed(),
+        costed.remedies().stream().map(one -> words(one, formats)).toList(),
+        String.join(" ", points),
+        limit.map(one -> at(one.most(), most)).orElse(-1.0),
+        at(last, most),
+        formats.list(
+            costed.plates().stream()
+                .map(one -> formats.say("cost.said.plate-of", formats.day(one.day()), one.plate()))
+                .toList()));
+  }
+
+  private static double major(ExactMoney money) {
+    return money.amount().doubleValue();
+  }
+
+  private static double at(ExactMoney money, double most) {
+    return 4 + (HIGH - 8) * (1 - (most <= 0 ? 0 : major(money) / most));
+  }
+
+  private static String words(DishCosts.Remedy remedy, Formats formats) {
+    if (remedy instanceof DishCosts.Remedy.Lighter lighter) {
+      return formats.say(
+          "cost.said.remedy-portion", lighter.portion(), formats.money(lighter.plate()));
+    }
+    if (remedy instanceof DishCosts.Remedy.OtherFish other) {
+      return formats.say(
+          "cost.said.remedy-fish",
+          other.offer().species().name(),
+          formats.price(other.offer().price()),
+          other.offer().supplier(),
+          formats.money(other.plate()));
+    }
+    DishCosts.Remedy.OtherCut cut = (DishCosts.Remedy.OtherCut) remedy;
+    return formats.say(
+        "cost.said.remedy-cut",
+        cut.cut().option().title(),
+        cut.cut().choice().title(),
+        formats.money(cut.plate()));
+  }
+
+  /** By fish and state: the mean of its lots, weighed by what was purchased. */
+  private static List<FactorRow> factors(List<LotSheet> lately, Formats formats) {
+    Map<String, List<LotSheet>> byFish = new LinkedHashMap<>();
+    for (LotSheet sheet : lately) {
+      if (factor(sheet).isPresent()) {
+        byFish
+            .computeIfAbsent(
+                sheet.lot().species().code() + " " + sheet.lot().state(), key -> new ArrayList<>())
+            .add(sheet);
+      }
+    }
+    return byFish.values().stream().map(of -> factorRow(of, formats)).toList();
+  }
+
+  private static Optional<Fraction> factor(LotSheet sheet) {
+    return sheet.costs(sheet.lot().costingMethod()).flatMap(CostSheet::costFactor);
+  }
+
+  private static FactorRow factorRow(List<LotSheet> of, Formats formats) {
+    LotSheet newest = of.get(0);
+    Fraction sum = Fraction.ZERO;
+    Fraction weight = Fraction.ZERO;
+    List<Fraction> all = new ArrayList<>();
+    for (LotSheet sheet : of) {
+      Fraction own = factor(sheet).orElseThrow();
+      Fraction kilograms = Fraction.of(sheet.lot().purchased().inKilograms());
+      all.add(own);
+      sum = sum.plus(own.multipliedBy(kilograms));
+      weight = weight.plus(kilograms);
+    }
+    all.sort(Fraction::compareTo);
+    Fraction mean = sum.dividedBy(weight);
+    return new FactorRow(
+        newest.lot().species().name(),
+        formats.say(newest.lot().state()),
+        of.size(),
+        number(mean, formats),
+        of.size() == 1
+            ? ""
+            : formats.say(
+                "cost.said.from-to",
+                number(all.get(0), formats),
+                number(all.get(all.size() - 1), formats)),
+        formats.say(
+            "cost.said.quick-sum",
+            formats.price(newest.lot().cost().price()),
+            number(mean, formats),
+            formats.price(
+                UnitPrice.ofPerKilogram(
+                    newest.lot().cost().price().perKilogram().multipliedBy(mean)))));
+  }
+
+  private static String number(Fraction fraction, Formats formats) {
+    return formats.number(fraction.toDecimal(THREE, RoundingMode.HALF_UP));
+  }
+}
