@@ -306,7 +306,7 @@ public class ApiTest extends WithDatabase {
       {"cost", COST.formatted("0", "900"), "claims"},
       {"cost", COST.formatted("99999999", "0"), "freight"},
       {"compare", "{\"portionTarget\":\"0\",\"contenders\":[]}", "contenders"},
-      {"compare", COMPARE.formatted("900 g", "8/kg", "6 kg"), "contenders[1]"},
+      {"compare", COMPARE.formatted("900 g", "8/kg", "1.8 kg"), "contenders[1]"},
       {"compare", COMPARE.formatted("900 g", "dear", "1 kg"), "contenders[1]"},
       {"compare", COMPARE.formatted("-1 kg", "8/kg", "1 kg"), "contenders[1]"},
       {"order", "{}", "offers"},

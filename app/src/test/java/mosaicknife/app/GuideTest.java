@@ -78,7 +78,7 @@ public class GuideTest extends WithDatabase {
   }
 
   private static void says(String answer, String path, String after) throws Exception {
-    String figure = figure(answer, path).replaceAll("\\.000$", "") + after;
+    String figure = figure(answer, path) + after;
     assertTrue(
         Files.readString(GUIDE).replace("\n", " ").contains(figure),
         "the guide does not say " + figure);

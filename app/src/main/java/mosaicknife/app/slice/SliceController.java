@@ -1,10 +1,12 @@
 package mosaicknife.app.slice;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
@@ -23,7 +25,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
 
 /** The Slice station of one lot: where its fillets are cut. */
 @Controller
@@ -91,15 +93,15 @@ class SliceController {
 
   /** What was typed, to go along to the board and onto paper. */
   private static String query(Map<String, String> typed) {
-    UriComponentsBuilder query = UriComponentsBuilder.newInstance();
-    typed.forEach((name, value) -> query.queryParam("{name}", "{value}"));
-    List<String> all = new ArrayList<>();
-    typed.forEach(
-        (name, value) -> {
-          all.add(name);
-          all.add(value);
-        });
-    return query.encode().buildAndExpand(all.toArray()).toUriString();
+    return typed.isEmpty()
+        ? ""
+        : typed.entrySet().stream()
+            .map(one -> encoded(one.getKey()) + "=" + encoded(one.getValue()))
+            .collect(Collectors.joining("&", "?", ""));
+  }
+
+  private static String encoded(String text) {
+    return UriUtils.encode(text, StandardCharsets.UTF_8);
   }
 
   @GetMapping("/slice/{id}")

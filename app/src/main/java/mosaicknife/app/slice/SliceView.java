@@ -1,9 +1,7 @@
 package mosaicknife.app.slice;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
@@ -91,7 +89,7 @@ record SliceView(
         formats.say(
             whole.measured() ? "slice.said.long" : "slice.said.about-long",
             centimetres(whole.centimetres())),
-        (piece.measured() ? "" : "≈\u00a0") + answer(cut, type, single, formats),
+        (piece.measured() ? "" : "≈\u00a0") + answer(cut, asked, formats),
         beside(cut, home, formats),
         bony == 0 ? "" : formats.say("slice.said.bony", bony),
         asked.serving().form() == Serving.Form.PIECES && asked.serving().count() > 1
@@ -115,22 +113,17 @@ record SliceView(
   }
 
   /** So many of the target; from the lightest to the heaviest where they are not that. */
-  private static String answer(PassCut cut, PortionType type, boolean single, Formats formats) {
+  private static String answer(PassCut cut, Asked asked, Formats formats) {
     List<Slicing.Piece> portions =
         cut.lanes().stream().flatMap(lane -> lane.portions().stream()).toList();
     if (portions.isEmpty()) {
-      return formats.say("slice.said.none", type.target());
+      return formats.say("slice.said.none", asked.types().get(0).target());
     }
-    if (!single) {
-      Map<String, Long> byKind =
-          portions.stream()
-              .collect(
-                  Collectors.groupingBy(
-                      one -> one.type().orElseThrow().name(),
-                      LinkedHashMap::new,
-                      Collectors.counting()));
-      return byKind.entrySet().stream()
-          .map(one -> formats.say("slice.said.portions", one.getValue(), one.getKey()))
+    if (asked.types().size() > 1) {
+      return asked.types().stream()
+          .map(kind -> new Kind(kind.name(), count(portions, kind)))
+          .filter(kind -> kind.count() > 0)
+          .map(kind -> formats.say("slice.said.portions", kind.count(), kind.name()))
           .collect(Collectors.joining(" + "));
     }
     List<Mass> masses = portions.stream().map(Slicing.Piece::mass).sorted().toList();
@@ -139,6 +132,12 @@ record SliceView(
     return first.equals(last)
         ? formats.say("slice.said.portions", masses.size(), first)
         : formats.say("slice.said.portions-from", masses.size(), formats.range(first, last));
+  }
+
+  private record Kind(String name, long count) {}
+
+  private static long count(List<Slicing.Piece> portions, PortionType kind) {
+    return portions.stream().filter(one -> one.type().orElseThrow().equals(kind)).count();
   }
 
   private static List<String> beside(PassCut cut, Optional<Hand.Home> home, Formats formats) {

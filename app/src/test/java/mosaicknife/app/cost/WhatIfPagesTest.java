@@ -75,6 +75,8 @@ public class WhatIfPagesTest extends WithPages {
     assertTrue(said.contains("on 200 plates a week"), said);
     assertTrue(said.contains("breaking it pays up to"), said);
     assertTrue(said.contains("this lot has 53.7 %"), said);
+    String menu = page("ines", "/cost/" + lot + "/what-if" + ASKED + "&price=24");
+    assertTrue(menu.contains("At €24.00 on the menu it is"), menu);
     String cheap = page("ines", "/cost/" + lot + "/what-if" + ASKED + "&bought=0.10/kg");
     assertTrue(cheap.contains("never pays") && cheap.contains("No yield is enough"), cheap);
     String none = page("ines", "/cost/" + lot + "/what-if" + ASKED);
@@ -90,6 +92,8 @@ public class WhatIfPagesTest extends WithPages {
       {"?more=5 g&plates=many&share=28"},
       {"?more=5 g&plates=200&share=0"},
       {"?more=5 g&plates=200&share=140"},
+      {ASKED + "&price=0"},
+      {ASKED + "&price=-4"},
       {ASKED + "&bought=0/kg"},
       {ASKED + "&bought=dear"},
     };

@@ -9,6 +9,11 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.buy.DishEditor;
+import mosaicknife.app.buy.DishForm;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.parts.LotParts;
+import mosaicknife.app.parts.OptionChooser;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.Take;
 import mosaicknife.app.weighing.WeighingRecorder;
@@ -29,6 +34,10 @@ import org.testng.annotations.Test;
 public class SlicePagesTest extends WithPages {
 
   @Autowired private WeighingRecorder bench;
+  @Autowired private OptionChooser options;
+  @Autowired private LotParts parts;
+  @Autowired private DishEditor dishes;
+  @Autowired private HouseSettings houses;
 
   /** A hake whose left fillet weighs 1318 g. */
   private long hake() {
@@ -146,5 +155,201 @@ public class SlicePagesTest extends WithPages {
     String unweighed = page("maren", "/slice/" + lot);
     String answer = Jsoup.parse(unweighed).select(".figure").text();
     assertTrue(answer.startsWith("≈"), answer + " is by the norm until somebody weighs");
+  }
+
+  private String pdf(String address) throws Exception {
+    byte[] pdf =
+        mvc.perform(MockMvcRequestBuilders.get(address).cookie(session("maren")))
+            .andReturn()
+            .getResponse()
+            .getContentAsByteArray();
+    try (PDDocument paper = Loader.loadPDF(pdf)) {
+      return new PDFTextStripper().getText(paper);
+    }
+  }
+
+  @Test
+  public void pinBonesAreLeftInTakenOutOrCutAround() throws Exception {
+    long lot = hake();
+    Document left = open(lot, "&portion=180 g&tolerance=0");
+    assertEquals(left.select(".slice-boned .pick").size(), 3);
+    Document strip = open(lot, "&portion=180 g&tolerance=0&bones=STRIP");
+    assertTrue(strip.select(".slice-bones").isEmpty(), "none has bones");
+    // 45 of 100 of its length, 7 of 100 of its mass for a whole row: 41.5 of 1318 g
+    assertTrue(strip.select(".slice-over").text().contains("42 g strip"), strip.text());
+    Document above = open(lot, "&portion=120 g&tolerance=0&bones=ABOVE_THE_ROW&without=5");
+    assertEquals(above.select(".cut-lane").size(), 3);
+    assertTrue(above.select(".knife-steps").text().contains("Belly side"));
+    assertTrue(above.select(".slice-boned .best").text().contains("best"), above.text());
+    Document turbot =
+        Jsoup.parse(
+            page(
+                "maren",
+                "/slice/"
+                    + new TestLots(applicationContext)
+                        .receive("turbot", State.GUTTED, 1, "2.400")));
+    assertTrue(turbot.select(".slice-boned").isEmpty(), "a turbot has no pin bones");
+  }
+
+  @Test
+  public void whereThePlanTakesThemOutThereAreNone() throws Exception {
+    long lot = hake();
+    people.as("tobiah", () -> options.choose(lot, "pin-bones", "pulled", ""));
+    Document page = open(lot, "&portion=180 g&tolerance=0");
+    assertTrue(page.select(".slice-boned").isEmpty(), page.text());
+    assertTrue(page.select(".slice-bones").isEmpty(), page.text());
+  }
+
+  @Test
+  public void stylesAndMoreKindsOfPortion() throws Exception {
+    long lot = hake();
+    Document block = open(lot, "&portion=120 g&tolerance=5&style=BLOCK");
+    assertTrue(block.select(".slice-over").text().contains("trimmed off"), block.text());
+    Document two = open(lot, "&portion=200 g&tolerance=0&portion2=110 g");
+    assertTrue(two.select(".figure").text().matches("[0-9] × 200 g \\+ [0-9] × 110 g"), two.text());
+    assertTrue(two.select(".slice-curve").isEmpty(), "a curve is of one kind");
+    Document steak = open(lot, "&style=STEAK&boneless=on");
+    assertTrue(steak.select(".alert-danger").text().contains("across the bone"), steak.text());
+    assertTrue(page("tobiah", "/slice/" + lot).indexOf("worth1") < 0, "money is not a butcher's");
+    assertTrue(page("ines", "/slice/" + lot).contains("worth1"));
+  }
+
+  @Test
+  public void oneCutAtATimeAtItsTrueLength() throws Exception {
+    long lot = hake();
+    String asked = "?piece=fillet-left:1&portion=180 g&tolerance=0";
+    Document second = Jsoup.parse(page("maren", "/slice/" + lot + "/board" + asked + "&step=2"));
+    Document all = open(lot, "&portion=180 g&tolerance=0");
+    assertEquals(second.select(".board-figure").text(), all.select(".knife-steps b").get(1).text());
+    assertEquals(second.select(".board-knife").size(), 7);
+    assertEquals(second.select(".board-knife.here").size(), 1);
+    assertTrue(
+        second.select("#after").attr("href").contains("portion=180"), "what was asked stays");
+    for (String step : List.of("99", "0", "-1", "x")) {
+      Document clamped =
+          Jsoup.parse(page("maren", "/slice/" + lot + "/board" + asked + "&step=" + step));
+      assertFalse(clamped.select(".board-figure").isEmpty(), step);
+    }
+    Document whole =
+        Jsoup.parse(page("maren", "/slice/" + lot + "/board?piece=fillet-left:1&portion=3 kg"));
+    assertTrue(whole.text().contains("nothing to cut"), whole.text());
+  }
+
+  @Test
+  public void listAndLabelsAreOfWhatWasAsked() throws Exception {
+    long lot = hake();
+    String asked = "?piece=fillet-left:1&portion=240 g&tolerance=0";
+    assertTrue(pdf("/slice/" + lot + "/portions.pdf" + asked).contains("240 g"));
+    String labels = pdf("/slice/" + lot + "/labels.pdf" + asked);
+    assertTrue(labels.contains("240 g") && labels.contains("bones"), labels);
+    assertTrue(labels.contains("Lot " + lot), labels);
+  }
+
+  @Test
+  public void portionsThatWereWeighedShowTheirSpreadAndWhatItCosts() throws Exception {
+    long lot = hake();
+    people.as(
+        "tobiah",
+        () -> {
+          String row = parts.startRow(lot, "fillet-left");
+          for (int grams : new int[] {186, 191, 188, 190, 187, 192, 184}) {
+            bench.take(
+                new Take(
+                    UUID.randomUUID(),
+                    lot,
+                    row,
+                    1,
+                    Entry.of(MassText.parse(grams + " g", MassUnit.GRAM)),
+                    Optional.empty(),
+                    ""));
+          }
+        });
+    Document page = open(lot, "");
+    String said = page.select(".weighed-row").text();
+    // 1318 / 7 = 188.286
+    assertTrue(said.contains("On the whole 188 g for 180 g"), said);
+    assertTrue(said.contains("Cut 8 g lighter"), said);
+    assertEquals(page.select(".weighed-row circle").size(), 7);
+    assertFalse(said.contains("Given away"), "money is not a butcher's");
+    assertTrue(
+        page("ines", "/slice/" + lot + "?piece=fillet-left:1").contains("Given away on 7 plates"));
+  }
+
+  /** Zander is in nobody's demo: its dish and fillets are this test's alone. */
+  @Test
+  public void filletsAreSharedOutToWhatDishesWant() throws Exception {
+    long venue = houses.venues().get(0).id();
+    long[] dish = new long[2];
+    people.as(
+        "ines",
+        () -> {
+          dish[0] = dishes.add(zander("Zander, lovage", venue, "180 g", "")).id();
+          dish[1] = dishes.add(zander("Zander, raw", venue, "60 g", "yes")).id();
+        });
+    long lot = new TestLots(applicationContext).receive("zander", State.GUTTED, 1, "3.000");
+    people.as(
+        "tobiah",
+        () -> {
+          for (String side : List.of("fillet-left", "fillet-right")) {
+            bench.take(
+                new Take(
+                    UUID.randomUUID(),
+                    lot,
+                    side,
+                    1,
+                    Entry.of(
+                        MassText.parse(
+                            side.equals("fillet-left") ? "740 g" : "560 g", MassUnit.GRAM)),
+                    Optional.empty(),
+                    ""));
+          }
+        });
+    String asked = "?venue=" + venue + "&w" + dish[0] + "=3&w" + dish[1] + "=2";
+    Document page = Jsoup.parse(page("tobiah", "/slice" + asked));
+    String row = page.select("tr:has(input[name=w" + dish[0] + "])").text();
+    assertTrue(row.contains("Zander, lovage") && row.contains("3"), row);
+    assertTrue(
+        page.select("tr:has(input[name=w" + dish[1] + "])").text().contains("2 are missing"),
+        "nothing is cut raw before a record opens the gate");
+    // three of 180 g are 540 of 560 g; the larger one stays whole
+    String small = page.select(".service-fillets li:contains(Right fillet)").text();
+    assertTrue(small.contains("3 × Zander, lovage") && small.contains("20 g over"), small);
+    assertTrue(
+        page.select(".service-fillets li:contains(lot " + lot + "):contains(Left)")
+            .text()
+            .contains("stays whole"));
+    String list = pdf("/slice/service.pdf" + asked);
+    assertTrue(list.contains("Zander, lovage") && list.contains("180 g"), list);
+    Document wrong =
+        Jsoup.parse(page("tobiah", "/slice?venue=" + venue + "&w" + dish[0] + "=lots"));
+    assertFalse(wrong.select(".alert-danger").isEmpty());
+    assertEquals(wrong.select("input[name=w" + dish[0] + "]").val(), "lots", "typed text stays");
+    assertEquals(
+        mvc.perform(
+                MockMvcRequestBuilders.get("/slice/service.pdf?w" + dish[0] + "=lots")
+                    .cookie(session("maren")))
+            .andReturn()
+            .getResponse()
+            .getStatus(),
+        422);
+  }
+
+  private static DishForm zander(String name, long venue, String portion, String raw) {
+    return new DishForm(
+        name,
+        "" + venue,
+        portion,
+        "0",
+        "SLICES",
+        "1",
+        "",
+        "SKIN_ON",
+        "",
+        "",
+        "",
+        raw,
+        List.of(),
+        "zander",
+        0);
   }
 }

@@ -1,5 +1,6 @@
 package mosaicknife.core.lot;
 
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -789,22 +790,36 @@ public record LotSheet(
    */
   public Optional<Contender> contender(ExactMoney labourPerHour) {
     return costs(lot.costingMethod())
-        .filter(costs -> Mass.total(eaten()).compareTo(lot.purchased()) <= 0)
-        .map(
+        .flatMap(
             costs -> {
               ExactMoney fish = lot.cost().total().minus(costs.costing().onHeld());
               ExactMoney carried = fish.minus(costs.costing().onMains());
-              return new Contender(
-                  "lot-" + lot.id(),
-                  lot.species().name(),
-                  lot.purchased(),
-                  fish,
-                  plan.labour(labourPerHour),
-                  carried.isNegative() ? ExactMoney.zero(fish.currency()) : carried,
-                  plates().cuts(),
-                  true,
-                  0);
+              Mass tonight = ofTonight(costs.mains());
+              return Mass.total(eaten()).compareTo(tonight) > 0
+                  ? Optional.empty()
+                  : Optional.of(
+                      new Contender(
+                          "lot-" + lot.id(),
+                          lot.species().name(),
+                          tonight,
+                          fish,
+                          plan.labour(labourPerHour),
+                          carried.isNegative() ? ExactMoney.zero(fish.currency()) : carried,
+                          plates().cuts(),
+                          true,
+                          0));
             });
+  }
+
+  /** How much of the purchase tonight's main cuts stand for, where others are kept. */
+  private Mass ofTonight(Mass mains) {
+    Mass kept =
+        Mass.total(
+            heldMains().stream()
+                .flatMap(id -> breakdown.findLeaf(id).stream())
+                .map(Node::mass)
+                .toList());
+    return lot.purchased().multipliedBy(mains.dividedBy(mains.plus(kept)), RoundingMode.HALF_UP);
   }
 
   private List<Mass> eaten() {

@@ -50,8 +50,8 @@ public record PassCut(PinBoneCut bones, List<Slicing> lanes) {
    * @param types what may be cut of it
    * @param overPerKilogram what a kilogram of leftover is worth, in minor units
    * @param boneless how many portions without bones are wanted
-   * @return the ways: first those with enough of them, then by portions, then the one with least to
-   *     do; one only where there are no pin bones
+   * @return the ways: first those with enough of them, then by what the portions are worth, then
+   *     the one with least to do; one only where there are no pin bones
    */
   public static List<PassCut> ways(
       Fillet fillet, List<PortionType> types, long overPerKilogram, int boneless) {
@@ -63,7 +63,7 @@ public record PassCut(PinBoneCut bones, List<Slicing> lanes) {
     }
     all.sort(
         Comparator.comparing((PassCut one) -> -Math.min(boneless, one.boneless()))
-            .thenComparing(one -> -one.portions())
+            .thenComparing(one -> -one.worth())
             .thenComparing(one -> one.bones().way())
             .thenComparing(PassCut::lost));
     return all;
@@ -76,6 +76,18 @@ public record PassCut(PinBoneCut bones, List<Slicing> lanes) {
    */
   public int portions() {
     return lanes.stream().mapToInt(lane -> lane.portions().size()).sum();
+  }
+
+  /**
+   * Returns what the portions are worth.
+   *
+   * @return minor units
+   */
+  public long worth() {
+    return lanes.stream()
+        .flatMap(lane -> lane.portions().stream())
+        .mapToLong(piece -> piece.type().orElseThrow().value())
+        .sum();
   }
 
   /**
