@@ -33,7 +33,12 @@ public final class TestLots {
 
   /** Receives wild fish of today at 12.00/kg and returns the number of the lot. */
   public long receive(String species, State state, int count, String kilograms) {
-    return receive(species, state, count, kilograms, Arrival.UNASKED);
+    return receive(species, state, count, kilograms, "12");
+  }
+
+  /** The same at another price a kilogram. */
+  public long receive(String species, State state, int count, String kilograms, String price) {
+    return receive(species, state, count, kilograms, price, Arrival.UNASKED);
   }
 
   /** The same, with its temperature measured. */
@@ -44,6 +49,7 @@ public final class TestLots {
         state,
         count,
         kilograms,
+        "12",
         new Arrival(
             OptionalLong.empty(),
             Optional.empty(),
@@ -53,7 +59,8 @@ public final class TestLots {
             Optional.empty()));
   }
 
-  private long receive(String species, State state, int count, String kilograms, Arrival arrival) {
+  private long receive(
+      String species, State state, int count, String kilograms, String price, Arrival arrival) {
     Mass mass = Mass.ofKilograms(kilograms);
     Lot[] made = new Lot[1];
     app.getBean(DemoPeople.class)
@@ -72,7 +79,7 @@ public final class TestLots {
                                     count,
                                     mass,
                                     Optional.of(mass),
-                                    UnitPrice.ofPerKilogram("12", Currency.getInstance("EUR")),
+                                    UnitPrice.ofPerKilogram(price, Currency.getInstance("EUR")),
                                     "Holm Sound Boats",
                                     Origin.WILD,
                                     LocalDate.now(ZoneOffset.UTC),

@@ -70,12 +70,37 @@ public class FilletTest extends InBrowser {
 
     page.check("input[name=boneless]");
     page.click("button:has-text('Work it out')");
-    assertThat(page.locator(".slice-answer .figure")).hasText("3 × 180 g");
+    assertThat(page.locator(".slice-answer .figure")).hasText("2 × 180 g");
     assertThat(page.locator(".slice-bones")).hasCount(0);
+    page.uncheck("input[name=boneless]");
+    page.fill("input[name=without]", "6");
+    page.click("button:has-text('Work it out')");
+    page.click(".slice-boned .pick:has-text('Cut out as a strip')");
+    assertThat(page.locator(".slice-bones")).hasCount(0);
+    assertThat(page.locator(".slice-over").last()).containsText("strip with the bones");
+
+    // cut by cut, as the knife goes, with the arrow keys; the figure is the list's
+    String second = page.locator(".knife-steps b").nth(1).textContent();
+    page.click("a:has-text('Cut by cut')");
+    page.click("#after");
+    assertThat(page.locator(".board-figure")).hasText(second);
+    page.keyboard().press("ArrowRight");
+    assertThat(page.locator(".board-name")).containsText("cut 3 of 7");
+    page.keyboard().press("ArrowLeft");
+    assertThat(page.locator(".board-figure")).hasText(second);
+    double wide = page.locator("#fillet").boundingBox().width;
+    page.click("#longer");
+    assertEquals(page.locator("#fillet").boundingBox().width / wide, 1.01, 0.001);
+    page.reload();
+    assertEquals(page.locator("#fillet").boundingBox().width / wide, 1.01, 0.001, "it is kept");
+    page.click(".board-name a");
+
     page.fill("input[name=length]", "12");
     page.click("button:has-text('Work it out')");
     assertThat(page.locator(".alert-danger")).containsText("cannot be the length");
-    String list = page.locator("a:has-text('Print the portions')").getAttribute("href");
-    assertEquals(page.request().get(address(list)).status(), 200);
+    for (String paper : new String[] {"Print the portions", "Labels"}) {
+      String list = page.locator("a:has-text('" + paper + "')").getAttribute("href");
+      assertEquals(page.request().get(address(list)).status(), 200, paper);
+    }
   }
 }
