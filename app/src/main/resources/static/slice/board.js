@@ -1,4 +1,4 @@
-// The fillet as long as it is: a screen differs, so the cook holds a rule to ten centimetres once.
+// The fillet as long as it is: a screen differs, so the cook holds a rule to five centimetres once.
 
 const KEY = "mosaic.centimetre";
 const PIXELS = 37.8;
@@ -6,7 +6,7 @@ const MARGIN = 24;
 const STEP = 1.01;
 
 const place = document.getElementById("true-length");
-const ten = document.getElementById("ten");
+const five = document.getElementById("five");
 const links = { ArrowLeft: "before", ArrowRight: "after" };
 let centimetre = Number(localStorage.getItem(KEY)) || PIXELS;
 
@@ -14,7 +14,7 @@ function draw() {
   if (!place) return;
   const length = Number(place.dataset.length) * centimetre;
   document.getElementById("fillet").style.width = `${length}px`;
-  ten.style.width = `${centimetre * 10}px`;
+  five.style.width = `${centimetre * 5}px`;
   place.scrollLeft = MARGIN + Number(place.dataset.at) * length - place.clientWidth / 2;
 }
 
@@ -26,6 +26,9 @@ function stretch(factor) {
 
 document.getElementById("shorter")?.addEventListener("click", () => stretch(1 / STEP));
 document.getElementById("longer")?.addEventListener("click", () => stretch(STEP));
-document.addEventListener("keydown", (event) => document.getElementById(links[event.key])?.click());
+document.addEventListener("keydown", (event) => {
+  // there the arrows move the picture
+  if (!place?.contains(event.target)) document.getElementById(links[event.key])?.click();
+});
 window.addEventListener("resize", draw);
 draw();
