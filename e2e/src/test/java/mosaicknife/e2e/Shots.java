@@ -6,8 +6,24 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.util.Base64;
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.regex.Pattern;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.account.DemoPeople;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.OnBoard;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
 import org.testng.annotations.Test;
 
 /** Takes the pictures of docs/screenshots from the demo; run by {@code ./mosaic shots}. */
@@ -25,12 +41,8 @@ public class Shots extends InBrowser {
     take(light, "catalogue-fish", "/catalogue/fish/gurnard");
     take(light, "dock-lot", "/dock/5");
     take(light, "bench-round", "/bench/3");
-    take(light, "bench-over", "/bench/4");
     take(light, "plan-loin", "/plan/7");
-    take(light, "slice", "/slice/1");
-    light.navigate(address("/cost/1"));
-    assertThat(light.locator("#what-if-said p").first()).isVisible();
-    take(light, "cost");
+    sliceAndCost(light, weighed("albacore", "7.600", "9.90"));
     take(light, "uses", "/uses/2");
     take(light, "pot", "/pot/1");
     take(light, "larder", "/larder");
@@ -71,11 +83,75 @@ public class Shots extends InBrowser {
     assertThat(loin.locator("#live-words")).hasText("steady");
     take(loin, "bench-loin");
 
-    Page phone = tablet(390, 844, ColorScheme.LIGHT);
-    signIn(phone, "adaeze");
-    take(phone, "today-phone", "/");
     Page owner = signedIn("adaeze");
     take(owner, "house", "/house/suppliers");
+  }
+
+  /** Slice and Cost on three body plans, and the pages beside them; two or three to a picture. */
+  private void sliceAndCost(Page page, long loins) {
+    compose(
+        page,
+        "slice-plans",
+        "/slice/1?bones=ABOVE_THE_ROW&without=4",
+        "/slice/2",
+        "/slice/" + loins);
+    compose(page, "slice-service", "/slice", "/slice/1/board?step=2");
+    compose(page, "cost-plans", "/cost/1", "/cost/2", "/cost/" + loins);
+    compose(page, "cost-compare", "/cost", "/cost/compare?with=lot-1&with=lot-2&with=lot-" + loins);
+  }
+
+  /** A lot whose main cuts weigh what the norm says, all for the plate. */
+  private long weighed(String species, String kilograms, String price) {
+    long lot = new TestLots(app).receive(species, State.GUTTED, 1, kilograms, price);
+    bean(DemoPeople.class)
+        .as(
+            "ines",
+            () -> {
+              for (OnBoard one : OnBoard.of(bean(LotSheets.class).get(lot))) {
+                bean(WeighingRecorder.class)
+                    .take(
+                        new Take(
+                            UUID.randomUUID(),
+                            lot,
+                            one.part().slot(),
+                            1,
+                            Entry.of(
+                                MassText.parse(
+                                    one.mass().milligrams() / 1000 + " g", MassUnit.GRAM)),
+                            Optional.empty(),
+                            ""));
+                bean(PurposeAssigner.class)
+                    .assign(
+                        lot,
+                        one.part().slot(),
+                        bean(LotSheets.class)
+                            .get(lot)
+                            .find(one.part().slot())
+                            .orElseThrow()
+                            .version(),
+                        Purpose.PLATE,
+                        Use.PLAIN);
+              }
+            });
+    return lot;
+  }
+
+  /** Several pages below each other in one picture. */
+  private void compose(Page page, String name, String... paths) {
+    StringBuilder pictures = new StringBuilder();
+    for (String path : paths) {
+      page.navigate(address(path));
+      page.evaluate("() => document.fonts.ready");
+      pictures
+          .append(
+              "<img style='display:block;margin-bottom:12px' width='1280' src='data:image/png;base64,")
+          .append(Base64.getEncoder().encodeToString(page.screenshot()))
+          .append("'>");
+    }
+    Page sheet = tablet();
+    sheet.setContent("<body style='margin:0;background:#888'>" + pictures);
+    sheet.screenshot(
+        new Page.ScreenshotOptions().setFullPage(true).setPath(folder.resolve(name + ".png")));
   }
 
   /** Three readings of a core that ends below what the code wants. */

@@ -135,7 +135,7 @@ record ServiceView(
               SliceController.key(one.piece()),
               name(one, formats),
               formats.mass(one.piece().mass()),
-              cut.map(slicing -> bars(slicing, wide, asked, formats))
+              cut.map(slicing -> bars(slicing, wide, asked))
                   .orElse(List.of(new Bar(0, wide, "", "", "p-WHOLE"))),
               cut.map(slicing -> said(slicing, formats))
                   .orElseGet(() -> formats.say("slice.said.stays-whole"))));
@@ -152,8 +152,7 @@ record ServiceView(
         SliceView.name(piece, formats));
   }
 
-  private static List<Bar> bars(
-      Slicing slicing, double wide, Evening.Asked asked, Formats formats) {
+  private static List<Bar> bars(Slicing slicing, double wide, Evening.Asked asked) {
     List<Bar> bars = new ArrayList<>();
     double all = slicing.fillet().mass().milligrams();
     double x = 0;

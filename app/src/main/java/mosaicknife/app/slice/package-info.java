@@ -1,5 +1,6 @@
 /**
- * The Slice station: where a fillet is cut, what every piece weighs, and the list of the portions.
- * It keeps nothing: what it shows follows from what was weighed and what the dish calls a portion.
+ * The Slice station: where fillets are cut, one by one or all of a service, what every piece
+ * weighs, and the lists and labels of portions. It keeps nothing: what it shows follows from what
+ * was weighed and what dishes call a portion.
  */
 package mosaicknife.app.slice;
