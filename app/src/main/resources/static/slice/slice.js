@@ -3,10 +3,17 @@
 const LEAST_PIXELS = 12;
 const ROOM_FOR_WORDS = 82;
 const ROOM_FOR_A_FIGURE = 30;
+const GRAMS_AN_OUNCE = 28.349523125;
 
 const fillet = document.getElementById("fillet");
 const restore = document.getElementById("restore");
 const undo = [];
+
+function words(grams, pixels) {
+  if (fillet.dataset.ounces) return pixels >= ROOM_FOR_WORDS ? `≈ ${(grams / GRAMS_AN_OUNCE).toFixed(1)} oz` : "";
+  const mass = Math.round(grams);
+  return pixels >= ROOM_FOR_WORDS ? `≈ ${mass} g` : pixels >= ROOM_FOR_A_FIGURE ? mass : "";
+}
 
 function lane(group) {
   const before = group.dataset.before.split(" ").map(Number);
@@ -26,8 +33,7 @@ function lane(group) {
   const weigh = (piece) => {
     const from = piece === 0 ? left : places[piece - 1];
     const to = piece === places.length ? right : places[piece];
-    const mass = Math.round((share(to) - share(from)) * grams);
-    labels[piece].textContent = to - from >= ROOM_FOR_WORDS ? `≈ ${mass} g` : to - from >= ROOM_FOR_A_FIGURE ? mass : "";
+    labels[piece].textContent = words((share(to) - share(from)) * grams, to - from);
     labels[piece].setAttribute("x", (from + to) / 2);
   };
   const put = (i, x) => {

@@ -269,6 +269,19 @@ public class ApiTest extends WithDatabase {
         .andExpect(status().isUnprocessableContent())
         .andExpect(jsonPath("$.fields.types", containsString("201 were asked for")));
     portions("{\"types\":[null]}").andExpect(status().isUnprocessableContent());
+    portions(FILLET.formatted("", ",\"lightest\":\"20 g\",\"heaviest\":\"400 g\""))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields['types[0]']", containsString("no wider than the target")));
+    String wide =
+        "{\"name\":\"a\",\"target\":\"20 kg\",\"lightest\":\"10 kg\",\"heaviest\":\"30 kg\"}";
+    portions(
+            FILLET
+                .formatted("", "")
+                .replace("1.318 kg", "40 kg")
+                .replace("4.860 kg", "40 kg")
+                .replace("\"types\":[", "\"types\":[" + wide + ","))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.types", containsString("too much to work out")));
   }
 
   @Test

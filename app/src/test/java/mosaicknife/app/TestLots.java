@@ -11,12 +11,21 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.Delivery;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.lot.Arrival;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.context.ApplicationContext;
@@ -86,5 +95,39 @@ public final class TestLots {
                                     "",
                                     arrival))));
     return made[0].id();
+  }
+
+  /** Weighs a part of the first fish, such as {@code 1.318 kg}. */
+  public void weigh(long lot, String slot, String mass) {
+    app.getBean(DemoPeople.class)
+        .as(
+            "tobiah",
+            () ->
+                app.getBean(WeighingRecorder.class)
+                    .take(
+                        new Take(
+                            UUID.randomUUID(),
+                            lot,
+                            slot,
+                            1,
+                            Entry.of(MassText.parse(mass, MassUnit.KILOGRAM)),
+                            Optional.empty(),
+                            "")));
+  }
+
+  /** Weighs a part and gives it to the plate of a dish; of none if its name is empty. */
+  public void weighForThePlate(long lot, String slot, String mass, String dish) {
+    weigh(lot, slot, mass);
+    app.getBean(DemoPeople.class)
+        .as(
+            "ines",
+            () ->
+                app.getBean(PurposeAssigner.class)
+                    .assign(
+                        lot,
+                        slot,
+                        app.getBean(LotSheets.class).get(lot).find(slot).orElseThrow().version(),
+                        Purpose.PLATE,
+                        new Use(dish, Optional.empty(), Optional.empty())));
   }
 }

@@ -7,20 +7,8 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.List;
-import java.util.Optional;
-import java.util.UUID;
 import mosaicknife.app.TestLots;
-import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.parts.PurposeAssigner;
-import mosaicknife.app.parts.Use;
-import mosaicknife.app.weighing.Entry;
-import mosaicknife.app.weighing.LotSheets;
-import mosaicknife.app.weighing.Take;
-import mosaicknife.app.weighing.WeighingRecorder;
-import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.MassUnit;
 import org.testng.annotations.Test;
 
 /** A cheap fish of low yield against a dear one of high yield, and where they are as cheap. */
@@ -28,31 +16,10 @@ public class CompareTest extends InBrowser {
 
   /** Fillets of a lot of 5 kg, for the plate. */
   private long lot(String species, String price, String fillet) {
-    long lot = new TestLots(app).receive(species, State.GUTTED, 1, "5.000", price);
-    bean(DemoPeople.class)
-        .as(
-            "ines",
-            () -> {
-              for (String side : new String[] {"fillet-left", "fillet-right"}) {
-                bean(WeighingRecorder.class)
-                    .take(
-                        new Take(
-                            UUID.randomUUID(),
-                            lot,
-                            side,
-                            1,
-                            Entry.of(MassText.parse(fillet, MassUnit.KILOGRAM)),
-                            Optional.empty(),
-                            ""));
-                bean(PurposeAssigner.class)
-                    .assign(
-                        lot,
-                        side,
-                        bean(LotSheets.class).get(lot).find(side).orElseThrow().version(),
-                        Purpose.PLATE,
-                        Use.PLAIN);
-              }
-            });
+    TestLots lots = new TestLots(app);
+    long lot = lots.receive(species, State.GUTTED, 1, "5.000", price);
+    lots.weighForThePlate(lot, "fillet-left", fillet, "");
+    lots.weighForThePlate(lot, "fillet-right", fillet, "");
     return lot;
   }
 

@@ -7,16 +7,8 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
-import java.util.Optional;
-import java.util.UUID;
 import mosaicknife.app.TestLots;
-import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.weighing.Entry;
-import mosaicknife.app.weighing.Take;
-import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.MassUnit;
 import org.testng.annotations.Test;
 
 /** From a weighed fillet to the list of its portions. */
@@ -28,21 +20,9 @@ public class FilletTest extends InBrowser {
 
   @Test
   public void aWeighedFilletIsCutDraggedPutBackAndPrinted() {
-    long lot = new TestLots(app).receive("hake", State.GUTTED, 1, "4.860");
-    bean(DemoPeople.class)
-        .as(
-            "tobiah",
-            () ->
-                bean(WeighingRecorder.class)
-                    .take(
-                        new Take(
-                            UUID.randomUUID(),
-                            lot,
-                            "fillet-left",
-                            1,
-                            Entry.of(MassText.parse("1.318 kg", MassUnit.KILOGRAM)),
-                            Optional.empty(),
-                            "")));
+    TestLots lots = new TestLots(app);
+    long lot = lots.receive("hake", State.GUTTED, 1, "4.860");
+    lots.weigh(lot, "fillet-left", "1.318 kg");
     Page page = signedIn("tobiah");
     page.navigate(address("/bench/" + lot));
     page.click(".strip a:has-text('Slice')");

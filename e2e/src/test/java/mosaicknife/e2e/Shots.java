@@ -8,22 +8,11 @@ import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
-import java.util.Optional;
-import java.util.UUID;
 import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
-import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.parts.PurposeAssigner;
-import mosaicknife.app.parts.Use;
-import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.LotSheets;
-import mosaicknife.app.weighing.Take;
-import mosaicknife.app.weighing.WeighingRecorder;
-import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.lot.OnBoard;
-import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.MassUnit;
 import org.testng.annotations.Test;
 
 /** Takes the pictures of docs/screenshots from the demo; run by {@code ./mosaic shots}. */
@@ -102,37 +91,12 @@ public class Shots extends InBrowser {
 
   /** A lot whose main cuts weigh what the norm says, all for the plate. */
   private long weighed(String species, String kilograms, String price) {
-    long lot = new TestLots(app).receive(species, State.GUTTED, 1, kilograms, price);
-    bean(DemoPeople.class)
-        .as(
-            "ines",
-            () -> {
-              for (OnBoard one : OnBoard.of(bean(LotSheets.class).get(lot))) {
-                bean(WeighingRecorder.class)
-                    .take(
-                        new Take(
-                            UUID.randomUUID(),
-                            lot,
-                            one.part().slot(),
-                            1,
-                            Entry.of(
-                                MassText.parse(
-                                    one.mass().milligrams() / 1000 + " g", MassUnit.GRAM)),
-                            Optional.empty(),
-                            ""));
-                bean(PurposeAssigner.class)
-                    .assign(
-                        lot,
-                        one.part().slot(),
-                        bean(LotSheets.class)
-                            .get(lot)
-                            .find(one.part().slot())
-                            .orElseThrow()
-                            .version(),
-                        Purpose.PLATE,
-                        Use.PLAIN);
-              }
-            });
+    TestLots lots = new TestLots(app);
+    long lot = lots.receive(species, State.GUTTED, 1, kilograms, price);
+    for (OnBoard one : OnBoard.of(bean(LotSheets.class).get(lot))) {
+      String grams = one.mass().milligrams() / 1000 + " g";
+      lots.weighForThePlate(lot, one.part().slot(), grams, "");
+    }
     return lot;
   }
 

@@ -89,7 +89,10 @@ class FilletReader {
     Style style = Texts.choice(Style.values(), asked.style(), Style.STRAIGHT);
     boolean boneless = Boolean.TRUE.equals(asked.boneless());
     boolean isAsked = asked.name() != null && !asked.name().isBlank();
-    boolean inOrder = lightest.compareTo(target) <= 0 && target.compareTo(heaviest) <= 0;
+    boolean inOrder =
+        lightest.compareTo(target) <= 0
+            && target.compareTo(heaviest) <= 0
+            && heaviest.minus(lightest).compareTo(target) <= 0;
     if (!isAsked || !inOrder || thick.signum() < 0 || thick.compareTo(THICKEST) > 0) {
       throw Refusal.ofInput("exchange.problem.portion-limits");
     }

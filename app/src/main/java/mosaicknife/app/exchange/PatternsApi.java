@@ -62,6 +62,10 @@ class PatternsApi {
     List<OnTheBoard> board = board(sent, asked, fields);
     fields.check();
     Service service = new Service(board, wanted);
+    if (!service.isWorkable()) {
+      fields.wrong("fillets", "slice.problem.too-much");
+    }
+    fields.check();
     return PatternsAnswer.of(ServicePlanner.plan(service, seconds), ServicePlanner.byHand(service));
   }
 

@@ -19,6 +19,9 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "Evaluation")
 class PortionsApi {
 
+  /** Cut above the row, a fillet is three. */
+  private static final int LANES = 3;
+
   private final FilletReader reader;
   private final Words words;
 
@@ -57,6 +60,9 @@ class PortionsApi {
             request.fish(),
             request.length(),
             fields);
+    if (fillet.filter(one -> !Slicer.isWorkable(one, types, without, LANES)).isPresent()) {
+      fields.wrong("types", "slice.problem.too-much");
+    }
     fields.check();
     return PortionsAnswer.of(PassCut.of(fillet.orElseThrow(), way, types, over, without));
   }

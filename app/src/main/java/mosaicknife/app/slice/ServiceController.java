@@ -52,6 +52,9 @@ class ServiceController {
     Evening.Asked asked;
     try {
       asked = evening.asked(venue.name(), typed);
+      if (!asked.service().isWorkable()) {
+        throw Refusal.ofInput("slice.problem.too-much");
+      }
     } catch (Refusal refusal) {
       model.addAttribute("sentence", words.say(refusal));
       model.addAttribute("typed", typed);

@@ -135,7 +135,7 @@ record ServiceView(
               SliceController.key(one.piece()),
               name(one, formats),
               formats.mass(one.piece().mass()),
-              cut.map(slicing -> bars(slicing, wide, asked))
+              cut.map(slicing -> bars(slicing, wide, asked, formats))
                   .orElse(List.of(new Bar(0, wide, "", "", "p-WHOLE"))),
               cut.map(slicing -> said(slicing, formats))
                   .orElseGet(() -> formats.say("slice.said.stays-whole"))));
@@ -152,7 +152,8 @@ record ServiceView(
         SliceView.name(piece, formats));
   }
 
-  private static List<Bar> bars(Slicing slicing, double wide, Evening.Asked asked) {
+  private static List<Bar> bars(
+      Slicing slicing, double wide, Evening.Asked asked, Formats formats) {
     List<Bar> bars = new ArrayList<>();
     double all = slicing.fillet().mass().milligrams();
     double x = 0;
@@ -162,7 +163,7 @@ record ServiceView(
           new Bar(
               x,
               width,
-              piece.type().isPresent() ? "" + Math.round(piece.mass().milligrams() / 1000.0) : "",
+              piece.type().isPresent() ? SlicePicture.figure(piece.mass(), formats) : "",
               piece.type().map(type -> type.name()).orElse(""),
               piece.type().map(type -> css(kind(asked, type.name()))).orElse("p-OVER")));
       x += width;

@@ -66,6 +66,7 @@ class SliceController {
               Serving dish = sheet.plates().servingOf(piece.part().slot());
               try {
                 Asked asked = Asked.of(typed, dish, piece, sheet.lot(), formats);
+                desk.check(sheet, board, asked);
                 return new Question(sheet, board, piece, asked, "");
               } catch (Refusal | QuantityFormatException refusal) {
                 Asked asked = Asked.ofDish(dish, formats);

@@ -8,11 +8,13 @@ import java.util.Set;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.slice.Fillet;
 import mosaicknife.core.slice.PassCut;
+import mosaicknife.core.slice.Slicer;
 import mosaicknife.core.slice.Slicing;
 import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.OnHand;
@@ -23,6 +25,10 @@ import org.springframework.stereotype.Component;
 class SliceDesk {
 
   private static final String THIN_END = "tail-piece";
+
+  /** The curve of what other targets give counts as so many. */
+  private static final int CURVE = 25;
+
   private static final String TRIM = "trim";
 
   private final UseBook uses;
@@ -33,6 +39,20 @@ class SliceDesk {
     this.uses = uses;
     this.catalogue = catalogue;
     this.houses = houses;
+  }
+
+  /** Refuses what would take long: every fillet of the lot is cut, and the chosen one every way. */
+  void check(LotSheet sheet, List<OnBoard> board, Asked asked) {
+    boolean workable =
+        board.stream()
+            .flatMap(one -> one.shape(sheet.lot(), Optional.empty()).stream())
+            .allMatch(
+                fillet ->
+                    Slicer.isWorkable(
+                        fillet, asked.types(), asked.boneless(), board.size() + CURVE));
+    if (!workable) {
+      throw Refusal.ofField("tolerance", "slice.problem.too-much");
+    }
   }
 
   /** Cuts one fillet as asked; empty where the body plan draws no such part. */

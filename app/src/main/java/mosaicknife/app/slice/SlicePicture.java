@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitSystem;
 import mosaicknife.core.slice.Fillet;
 import mosaicknife.core.slice.PassCut;
 import mosaicknife.core.slice.PinBoneCut;
@@ -199,7 +201,12 @@ record SlicePicture(
     if (pixels >= ROOM_FOR_WORDS) {
       return formats.about(piece.mass());
     }
-    return pixels >= ROOM_FOR_A_FIGURE ? "" + Math.round(piece.mass().milligrams() / 1000.0) : "";
+    return pixels >= ROOM_FOR_A_FIGURE ? figure(piece.mass(), formats) : "";
+  }
+
+  /** A mass without its unit, where there is no room for that; ounces do not say what they are. */
+  static String figure(Mass mass, Formats formats) {
+    return formats.system() == UnitSystem.METRIC ? "" + Math.round(mass.milligrams() / 1000.0) : "";
   }
 
   private static List<Mark> ruler(Fillet fillet, double scale) {

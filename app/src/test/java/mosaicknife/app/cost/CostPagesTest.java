@@ -5,24 +5,12 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
-import java.util.Optional;
-import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.buy.DishForm;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.parts.PurposeAssigner;
-import mosaicknife.app.parts.Use;
-import mosaicknife.app.weighing.Entry;
-import mosaicknife.app.weighing.LotSheets;
-import mosaicknife.app.weighing.Take;
-import mosaicknife.app.weighing.WeighingRecorder;
-import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.lot.LotPart;
-import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.MassUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -40,9 +28,6 @@ public class CostPagesTest extends WithPages {
 
   private static final String DISH = "Meagre, samphire";
 
-  @Autowired private WeighingRecorder bench;
-  @Autowired private PurposeAssigner purposes;
-  @Autowired private LotSheets sheets;
   @Autowired private DishEditor dishes;
   @Autowired private HouseSettings houses;
 
@@ -77,29 +62,10 @@ public class CostPagesTest extends WithPages {
   }
 
   private long lot(String fillet) {
-    long lot = new TestLots(applicationContext).receive("meagre", State.GUTTED, 1, "5.000");
-    people.as(
-        "ines",
-        () -> {
-          for (String side : List.of("fillet-left", "fillet-right")) {
-            bench.take(
-                new Take(
-                    UUID.randomUUID(),
-                    lot,
-                    side,
-                    1,
-                    Entry.of(MassText.parse(fillet, MassUnit.KILOGRAM)),
-                    Optional.empty(),
-                    ""));
-            LotPart part = sheets.get(lot).find(side).orElseThrow();
-            purposes.assign(
-                lot,
-                side,
-                part.version(),
-                Purpose.PLATE,
-                new Use(DISH, Optional.empty(), Optional.empty()));
-          }
-        });
+    TestLots lots = new TestLots(applicationContext);
+    long lot = lots.receive("meagre", State.GUTTED, 1, "5.000");
+    lots.weighForThePlate(lot, "fillet-left", fillet, DISH);
+    lots.weighForThePlate(lot, "fillet-right", fillet, DISH);
     return lot;
   }
 

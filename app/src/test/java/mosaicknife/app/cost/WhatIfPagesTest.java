@@ -4,22 +4,9 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.util.List;
-import java.util.Optional;
-import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
-import mosaicknife.app.parts.PurposeAssigner;
-import mosaicknife.app.parts.Use;
-import mosaicknife.app.weighing.Entry;
-import mosaicknife.app.weighing.LotSheets;
-import mosaicknife.app.weighing.Take;
-import mosaicknife.app.weighing.WeighingRecorder;
-import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.MassUnit;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -29,40 +16,13 @@ public class WhatIfPagesTest extends WithPages {
 
   private static final String ASKED = "?more=5 g&plates=200&share=28";
 
-  @Autowired private WeighingRecorder bench;
-  @Autowired private PurposeAssigner purposes;
-  @Autowired private LotSheets sheets;
-
   /** A hake of 4.860 kg with fillets of 1318 and 1292 g. */
   private long hake() {
-    long lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "4.860");
-    people.as(
-        "tobiah",
-        () -> {
-          weigh(lot, "fillet-left", "1.318 kg");
-          weigh(lot, "fillet-right", "1.292 kg");
-          for (String slot : List.of("fillet-left", "fillet-right")) {
-            purposes.assign(
-                lot,
-                slot,
-                sheets.get(lot).find(slot).orElseThrow().version(),
-                Purpose.PLATE,
-                Use.PLAIN);
-          }
-        });
+    TestLots lots = new TestLots(applicationContext);
+    long lot = lots.receive("hake", State.GUTTED, 1, "4.860");
+    lots.weighForThePlate(lot, "fillet-left", "1.318 kg", "");
+    lots.weighForThePlate(lot, "fillet-right", "1.292 kg", "");
     return lot;
-  }
-
-  private void weigh(long lot, String slot, String mass) {
-    bench.take(
-        new Take(
-            UUID.randomUUID(),
-            lot,
-            slot,
-            1,
-            Entry.of(MassText.parse(mass, MassUnit.KILOGRAM)),
-            Optional.empty(),
-            ""));
   }
 
   @Test

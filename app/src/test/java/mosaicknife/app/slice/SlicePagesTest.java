@@ -5,8 +5,6 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
-import java.util.Optional;
-import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.buy.DishEditor;
@@ -14,12 +12,7 @@ import mosaicknife.app.buy.DishForm;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.parts.OptionChooser;
-import mosaicknife.app.weighing.Entry;
-import mosaicknife.app.weighing.Take;
-import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.State;
-import mosaicknife.core.quantity.MassText;
-import mosaicknife.core.quantity.MassUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -33,7 +26,6 @@ import org.testng.annotations.Test;
 /** Where a weighed fillet is cut, and what is refused. */
 public class SlicePagesTest extends WithPages {
 
-  @Autowired private WeighingRecorder bench;
   @Autowired private OptionChooser options;
   @Autowired private LotParts parts;
   @Autowired private DishEditor dishes;
@@ -41,19 +33,9 @@ public class SlicePagesTest extends WithPages {
 
   /** A hake whose left fillet weighs 1318 g. */
   private long hake() {
-    long lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "4.860");
-    people.as(
-        "tobiah",
-        () ->
-            bench.take(
-                new Take(
-                    UUID.randomUUID(),
-                    lot,
-                    "fillet-left",
-                    1,
-                    Entry.of(MassText.parse("1.318 kg", MassUnit.KILOGRAM)),
-                    Optional.empty(),
-                    "")));
+    TestLots lots = new TestLots(applicationContext);
+    long lot = lots.receive("hake", State.GUTTED, 1, "4.860");
+    lots.weigh(lot, "fillet-left", "1.318 kg");
     return lot;
   }
 
@@ -248,22 +230,11 @@ public class SlicePagesTest extends WithPages {
   @Test
   public void portionsThatWereWeighedShowTheirSpreadAndWhatItCosts() throws Exception {
     long lot = hake();
-    people.as(
-        "tobiah",
-        () -> {
-          String row = parts.startRow(lot, "fillet-left");
-          for (int grams : new int[] {186, 191, 188, 190, 187, 192, 184}) {
-            bench.take(
-                new Take(
-                    UUID.randomUUID(),
-                    lot,
-                    row,
-                    1,
-                    Entry.of(MassText.parse(grams + " g", MassUnit.GRAM)),
-                    Optional.empty(),
-                    ""));
-          }
-        });
+    String[] row = new String[1];
+    people.as("tobiah", () -> row[0] = parts.startRow(lot, "fillet-left"));
+    for (int grams : new int[] {186, 191, 188, 190, 187, 192, 184}) {
+      new TestLots(applicationContext).weigh(lot, row[0], grams + " g");
+    }
     Document page = open(lot, "");
     String said = page.select(".weighed-row").text();
     // 1318 / 7 = 188.286
@@ -286,24 +257,10 @@ public class SlicePagesTest extends WithPages {
           dish[0] = dishes.add(zander("Zander, lovage", venue, "180 g", "")).id();
           dish[1] = dishes.add(zander("Zander, raw", venue, "60 g", "yes")).id();
         });
-    long lot = new TestLots(applicationContext).receive("zander", State.GUTTED, 1, "3.000");
-    people.as(
-        "tobiah",
-        () -> {
-          for (String side : List.of("fillet-left", "fillet-right")) {
-            bench.take(
-                new Take(
-                    UUID.randomUUID(),
-                    lot,
-                    side,
-                    1,
-                    Entry.of(
-                        MassText.parse(
-                            side.equals("fillet-left") ? "740 g" : "560 g", MassUnit.GRAM)),
-                    Optional.empty(),
-                    ""));
-          }
-        });
+    TestLots lots = new TestLots(applicationContext);
+    long lot = lots.receive("zander", State.GUTTED, 1, "3.000");
+    lots.weigh(lot, "fillet-left", "740 g");
+    lots.weigh(lot, "fillet-right", "560 g");
     String asked = "?venue=" + venue + "&w" + dish[0] + "=3&w" + dish[1] + "=2";
     Document page = Jsoup.parse(page("tobiah", "/slice" + asked));
     String row = page.select("tr:has(input[name=w" + dish[0] + "])").text();

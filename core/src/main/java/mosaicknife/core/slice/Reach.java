@@ -2,6 +2,7 @@ package mosaicknife.core.slice;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,10 +19,18 @@ final class Reach {
 
   private static final int NEVER = Integer.MAX_VALUE;
 
+  /** Larger sets are not looked through: that no simple order fits them is taken for no. */
+  private static final int MOST_SETS = 50_000;
+
+  private static final int MOST_PORTIONS = 400;
+
   private final int grams;
   private final List<Cut> cuts;
   private final int[][] own;
   private final int[][] ends;
+  private final Map<List<Integer>, Integer> earliest = new HashMap<>();
+  private final Map<List<Integer>, Integer> last = new HashMap<>();
+  private boolean exact = true;
 
   Reach(Grid grid, List<Cut> cuts) {
     this.grams = grid.grams();
@@ -85,11 +94,17 @@ final class Reach {
     return least;
   }
 
-  /** An order in which a set can be cut, from the head end; empty if it cannot. */
+  /** An order in which a set can be cut, from the head end; empty if none was found. */
   Optional<List<Cut>> order(List<Integer> set) {
-    Map<List<Integer>, Integer> earliest = new HashMap<>();
-    Map<List<Integer>, Integer> last = new HashMap<>();
-    if (earliest(set, earliest, last) == NEVER) {
+    Optional<List<Cut>> chain = chain(set);
+    if (chain.isPresent()) {
+      return chain;
+    }
+    if (!isSmall(set)) {
+      exact = false;
+      return Optional.empty();
+    }
+    if (earliest(set) == NEVER) {
       return Optional.empty();
     }
     List<Cut> order = new ArrayList<>();
@@ -102,8 +117,43 @@ final class Reach {
     return Optional.of(order);
   }
 
-  private int earliest(
-      List<Integer> set, Map<List<Integer>, Integer> earliest, Map<List<Integer>, Integer> last) {
+  /** Whether every set was looked through that no simple order could be found for. */
+  boolean isExact() {
+    return exact;
+  }
+
+  private static boolean isSmall(List<Integer> set) {
+    double sets = 1;
+    int portions = 0;
+    for (int count : set) {
+      sets *= count + 1;
+      portions += count;
+    }
+    return sets <= MOST_SETS && portions <= MOST_PORTIONS;
+  }
+
+  /** One kind after the other, those first that may lie nearest to the head end. */
+  private Optional<List<Cut>> chain(List<Integer> set) {
+    List<Integer> kinds = new ArrayList<>();
+    for (int t = 0; t < cuts.size(); t++) {
+      kinds.add(t);
+    }
+    kinds.sort(Comparator.comparing(this::last).thenComparing(this::first));
+    List<Cut> order = new ArrayList<>();
+    int at = 0;
+    for (int t : kinds) {
+      for (int i = 0; i < set.get(t); i++) {
+        at = ends[t][at];
+        if (at == NEVER) {
+          return Optional.empty();
+        }
+        order.add(cuts.get(t));
+      }
+    }
+    return Optional.of(order);
+  }
+
+  private int earliest(List<Integer> set) {
     if (set.stream().allMatch(count -> count == 0)) {
       return 0;
     }
@@ -113,7 +163,7 @@ final class Reach {
     }
     int best = NEVER;
     for (int t = 0; t < cuts.size(); t++) {
-      int before = set.get(t) == 0 ? NEVER : earliest(less(set, t), earliest, last);
+      int before = set.get(t) == 0 ? NEVER : earliest(less(set, t));
       if (before != NEVER && ends[t][before] < best) {
         best = ends[t][before];
         last.put(set, t);

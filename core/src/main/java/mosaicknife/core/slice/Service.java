@@ -32,6 +32,22 @@ public record Service(List<OnTheBoard> fillets, List<Wanted> wanted) {
   }
 
   /**
+   * Returns whether it can be worked out while somebody waits.
+   *
+   * @return false where limits are so wide or fillets so heavy that it would take long
+   */
+  public boolean isWorkable() {
+    return fillets.stream()
+        .allMatch(
+            one ->
+                Slicer.isWorkable(
+                    one.fillet(),
+                    one.kinds().stream().map(kind -> wanted.get(kind).type()).toList(),
+                    0,
+                    Math.max(1, fillets.size())));
+  }
+
+  /**
    * A fillet.
    *
    * @param id what it is called

@@ -40,6 +40,9 @@ public final class ServicePlanner {
   /** A run gets at least so many seconds: enough for what is easy. */
   private static final double LEAST = 0.05;
 
+  /** No fillet is cut into more of a kind. */
+  private static final int MOST_OF_A_KIND = 150;
+
   private static final Object LOADED = load();
 
   private final Service service;
@@ -187,7 +190,10 @@ public final class ServicePlanner {
       BoolVar isCut = model.newBoolVar(name);
       for (int k = 0; k < board.kinds.size(); k++) {
         Wanted wanted = service.wanted().get(board.kinds.get(k));
-        long most = Math.min(wanted.count(), board.grid.grams() / board.reach.least(k));
+        long most =
+            Math.min(
+                Math.min(MOST_OF_A_KIND, wanted.count()),
+                board.grid.grams() / board.reach.least(k));
         IntVar count = model.newIntVar(0, most, name + "." + k);
         own.add(count);
         served.get(board.kinds.get(k)).add(count);
@@ -277,7 +283,10 @@ public final class ServicePlanner {
       cuts.add(place(boards.get(f), lost.sets().get(f)));
     }
     Mass left = lost(cuts);
-    Mass bound = Mass.ofGrams(Math.max(0, (long) Math.ceil(lost.bound() - ROUNDING)));
+    // a set that was given up without looking could have been better
+    boolean exact = boards.stream().allMatch(board -> board.reach.isExact());
+    Mass bound =
+        exact ? Mass.ofGrams(Math.max(0, (long) Math.ceil(lost.bound() - ROUNDING))) : Mass.ZERO;
     return new ServicePlan(
         service,
         cuts,

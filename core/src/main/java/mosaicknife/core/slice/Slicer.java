@@ -23,8 +23,11 @@ public final class Slicer {
   private static final long GRAMS = 1000;
   private static final long NEVER = Long.MIN_VALUE / 4;
 
+  /** Places for a portion that are looked at in about a second. */
+  private static final double MOST_WORK = 4e8;
+
   /** More portions than these are not asked to be without bones. */
-  public static final int MOST_BONELESS = 60;
+  public static final int MOST_BONELESS = 20;
 
   private final Grid grid;
   private final int grams;
@@ -86,6 +89,26 @@ public final class Slicer {
     Grid grid = new Grid(fillet);
     List<Cut> cuts = types.stream().map(type -> new Cut(grid, type)).toList();
     return new Slicer(grid, cuts, overPerKilogram, boneless).solve();
+  }
+
+  /**
+   * Returns whether a fillet can be worked out at once.
+   *
+   * @param fillet the fillet
+   * @param types what may be cut of it
+   * @param boneless how many portions without bones are wanted
+   * @param times how often
+   * @return false where limits are so wide, kinds so many or the fillet so heavy that somebody
+   *     would wait for seconds
+   */
+  public static boolean isWorkable(
+      Fillet fillet, List<PortionType> types, int boneless, int times) {
+    double places = 0;
+    for (PortionType type : types) {
+      double window = type.heaviest().minus(type.lightest()).milligrams() / 1000.0 + 1;
+      places += Math.min(window, fillet.mass().milligrams() / 1000.0);
+    }
+    return places * fillet.mass().milligrams() / 1000.0 * (boneless + 1) * times <= MOST_WORK;
   }
 
   /**

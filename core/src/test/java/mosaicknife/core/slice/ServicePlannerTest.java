@@ -1,6 +1,7 @@
 package mosaicknife.core.slice;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
@@ -111,6 +112,41 @@ public class ServicePlannerTest {
     assertEquals(plan.served(0), 2);
     assertEquals(plan.served(1), 2);
     assertEquals(ServicePlanner.plan(new Service(List.of(), List.of()), 1).served(), 0);
+  }
+
+  @Test
+  public void manyKindsAndManySmallPortionsComeToAnEnd() {
+    List<Wanted> kinds = new ArrayList<>();
+    Integer[] all = new Integer[16];
+    for (int i = 0; i < all.length; i++) {
+      all[i] = i;
+      Mass target = Mass.ofGrams(150 + 7 * i);
+      kinds.add(
+          new Wanted(
+              new PortionType("k" + i, target, target, target, i % 3 * 10, i % 2 == 0, 10 + i), 3));
+    }
+    Service service = new Service(List.of(bar(4000, 0.4, all), bar(3900, 0.6, all)), kinds);
+    assertTrue(service.isWorkable());
+    ServicePlan plan = ServicePlanner.plan(service, 1);
+    assertTrue(plan.served() > 20 && plan.worth() >= ServicePlanner.byHand(service).worth());
+    assertTrue(plan.gap() >= 0);
+    Service crumbs =
+        new Service(List.of(bar(3000, 0, 0)), List.of(new Wanted(type("crumb", 5, 0, 0, 1), 5000)));
+    assertEquals(ServicePlanner.plan(crumbs, 1).served(), 150, "no fillet gives more of a kind");
+  }
+
+  @Test
+  public void whatWouldTakeMinutesIsNotBegun() {
+    PortionType anything =
+        new PortionType(
+            "x", Mass.ofGrams(20_000), Mass.ofGrams(1), Mass.ofGrams(40_000), 0, false, 1);
+    Fillet heavy = Fillets.bar(40_000, 0);
+    assertFalse(Slicer.isWorkable(heavy, List.of(anything), 0, 1));
+    assertTrue(Slicer.isWorkable(heavy, List.of(type("t", 180, 9, 9, 1)), 0, 25));
+    assertFalse(
+        new Service(
+                List.of(new OnTheBoard("f", heavy, Set.of(0))), List.of(new Wanted(anything, 1)))
+            .isWorkable());
   }
 
   @DataProvider
