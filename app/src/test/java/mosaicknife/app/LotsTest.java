@@ -256,7 +256,12 @@ public class LotsTest extends WithDatabase {
     as(
         "ines",
         () -> {
-          lots.costBy(lot.id(), lot.version(), CostingMethod.BY_PRODUCT_CREDIT, Mass.ofGrams(165));
+          lots.costBy(
+              lot.id(),
+              lot.version(),
+              CostingMethod.BY_PRODUCT_CREDIT,
+              Mass.ofGrams(165),
+              Optional.empty());
           assertThrows(Refusal.class, () -> lots.finish(lot.id(), lot.version()));
           lots.finish(lot.id(), lots.get(lot.id()).version());
           Refusal refusal =
@@ -325,7 +330,13 @@ public class LotsTest extends WithDatabase {
         () ->
             assertThrows(
                 AccessDeniedException.class,
-                () -> lots.costBy(lot.id(), 0, CostingMethod.ALL_ON_THE_MAINS, Mass.ofGrams(180))));
+                () ->
+                    lots.costBy(
+                        lot.id(),
+                        0,
+                        CostingMethod.ALL_ON_THE_MAINS,
+                        Mass.ofGrams(180),
+                        Optional.empty())));
   }
 
   @Test

@@ -13,6 +13,7 @@ import mosaicknife.core.breakdown.Balance;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.lot.Source;
 import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.quantity.Mass;
@@ -26,6 +27,7 @@ import mosaicknife.core.quantity.Mass;
  * @param selected the part to be weighed now; empty when all are
  * @param asked whether that part was asked for, or is the next by itself
  * @param previous the weighing of the selected part that stands, if it is weighed again
+ * @param cutAt the selected part as it lies on the board to be portioned; empty if it is none
  * @param rows one row per part
  * @param tally what the tally says
  * @param weighingId the identifier of the next weighing
@@ -37,6 +39,7 @@ record BenchView(
     Optional<LotPart> selected,
     boolean asked,
     Optional<Weighing> previous,
+    String cutAt,
     List<Row> rows,
     TallyTable tally,
     UUID weighingId) {
@@ -84,9 +87,20 @@ record BenchView(
         selected,
         wanted.flatMap(sheet::find).isPresent(),
         previous,
+        cutAt(sheet, selected, fishNo),
         rows,
         tally(sheet, suspected, formats),
         UUID.randomUUID());
+  }
+
+  private static String cutAt(LotSheet sheet, Optional<LotPart> selected, int fishNo) {
+    return OnBoard.of(sheet).stream()
+        .filter(OnBoard::measured)
+        .filter(one -> selected.filter(one.part()::equals).isPresent())
+        .filter(one -> one.fish() == Math.max(1, fishNo))
+        .findFirst()
+        .map(OnBoard::key)
+        .orElse("");
   }
 
   private static Row row(

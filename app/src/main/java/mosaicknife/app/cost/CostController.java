@@ -1,7 +1,10 @@
 package mosaicknife.app.cost;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
@@ -10,10 +13,12 @@ import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.stereotype.Controller;
@@ -27,6 +32,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The Cost station. */
 @Controller
 class CostController {
+
+  private static final BigDecimal MOST_FREIGHT = BigDecimal.valueOf(100_000);
 
   private final LotSheets sheets;
   private final LotRegister lots;
@@ -78,6 +85,8 @@ class CostController {
             .orElse(""));
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.SMALL, formats));
     model.addAttribute("portion", portionText(model, sheet, formats));
+    Object freight = model.getAttribute("typedFreight");
+    model.addAttribute("freight", freight != null ? freight : freightText(sheet));
     return "cost/cost";
   }
 
@@ -87,25 +96,45 @@ class CostController {
     return typed != null ? typed : formats.mass(sheet.lot().serving().target());
   }
 
+  /** To the minor unit: by kilogram it is kept with more digits. */
+  private static String freightText(LotSheet sheet) {
+    ExactMoney extras = sheet.lot().cost().extras();
+    return extras.isPositive()
+        ? extras.rounded(RoundingMode.HALF_UP).inMajorUnits().toPlainString()
+        : "";
+  }
+
+  /** An empty field takes it away again. */
+  private ExactMoney freight(String typed, long id) {
+    return Typed.money(
+        typed.isBlank() ? "0" : typed,
+        MOST_FREIGHT,
+        lots.get(id).price().perKilogram().currency(),
+        "freight");
+  }
+
   @PostMapping("/cost/{id}")
   String change(
       @PathVariable long id,
       @RequestParam int version,
       @RequestParam CostingMethod method,
       @RequestParam String portion,
+      @RequestParam(required = false) String freight,
       RedirectAttributes later) {
     try {
       lots.costBy(
           id,
           version,
           method,
-          MassText.parse(portion, houses.house().formats().system().small()).mass());
+          MassText.parse(portion, houses.house().formats().system().small()).mass(),
+          Optional.ofNullable(freight).map(text -> freight(text, id)));
     } catch (Refusal | QuantityFormatException refusal) {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
         throw missing;
       }
       later.addFlashAttribute("sentence", words.say(refusal));
       later.addFlashAttribute("typedPortion", portion);
+      later.addFlashAttribute("typedFreight", freight);
     }
     return "redirect:/cost/" + id;
   }

@@ -180,7 +180,8 @@ class DemoData implements ApplicationRunner {
               lot.id(),
               lots.get(lot.id()).version(),
               CostingMethod.BY_PRODUCT_CREDIT,
-              Mass.ofGrams(180));
+              Mass.ofGrams(180),
+              Optional.empty());
           lots.finish(lot.id(), lots.get(lot.id()).version());
         });
   }

@@ -2,6 +2,7 @@ package mosaicknife.app.house;
 
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Season.Hemisphere;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.ExactMoney;
 
 /**
@@ -11,6 +12,11 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param formats how it writes numbers
  * @param labourPerHour what an hour of work costs
  * @param hemisphere where it is, for the seasons
+ * @param costingMethod how a new lot is costed
  */
 public record House(
-    String name, Formats formats, ExactMoney labourPerHour, Hemisphere hemisphere) {}
+    String name,
+    Formats formats,
+    ExactMoney labourPerHour,
+    Hemisphere hemisphere,
+    CostingMethod costingMethod) {}

@@ -9,6 +9,7 @@ import mosaicknife.app.device.Scale;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Season.Hemisphere;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -49,6 +50,7 @@ class HouseController {
   String units(Model model) {
     model.addAttribute("systems", UnitSystem.values());
     model.addAttribute("hemispheres", Hemisphere.values());
+    model.addAttribute("methods", CostingMethod.values());
     model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
     model.addAttribute("currencyIsFree", houses.canChangeCurrency());
     return "house/units";

@@ -12,6 +12,7 @@ import java.time.ZoneId;
 import java.util.Currency;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Season.Hemisphere;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.UnitSystem;
 
@@ -41,6 +42,10 @@ class HouseEntity {
   @Enumerated(EnumType.STRING)
   private Hemisphere hemisphere = Hemisphere.NORTH;
 
+  @Enumerated(EnumType.STRING)
+  @Column(name = "costing_method")
+  private CostingMethod costingMethod = CostingMethod.ALL_ON_THE_MAINS;
+
   @Version private int version;
 
   protected HouseEntity() {}
@@ -53,13 +58,18 @@ class HouseEntity {
   }
 
   void change(
-      String newName, Formats formats, BigDecimal newLabourPerHour, Hemisphere newHemisphere) {
+      String newName,
+      Formats formats,
+      BigDecimal newLabourPerHour,
+      Hemisphere newHemisphere,
+      CostingMethod newMethod) {
     name = newName;
     unitSystem = formats.system();
     currency = formats.currency().getCurrencyCode();
     timeZone = formats.zone().getId();
     labourPerHour = newLabourPerHour;
     hemisphere = newHemisphere;
+    costingMethod = newMethod;
   }
 
   House toHouse() {
@@ -68,6 +78,7 @@ class HouseEntity {
         name,
         new Formats(unitSystem, money, ZoneId.of(timeZone)),
         new ExactMoney(labourPerHour, money),
-        hemisphere);
+        hemisphere,
+        costingMethod);
   }
 }

@@ -1,6 +1,7 @@
 package mosaicknife.app.house;
 
 import mosaicknife.core.anatomy.Season.Hemisphere;
+import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.UnitSystem;
 
 /**
@@ -12,6 +13,7 @@ import mosaicknife.core.quantity.UnitSystem;
  * @param zone its time zone
  * @param labour what an hour of work costs
  * @param hemisphere where it is, for the seasons
+ * @param costing how a new lot is costed; as before if none came
  */
 public record HouseForm(
     String name,
@@ -19,4 +21,5 @@ public record HouseForm(
     String currency,
     String zone,
     String labour,
-    Hemisphere hemisphere) {}
+    Hemisphere hemisphere,
+    CostingMethod costing) {}

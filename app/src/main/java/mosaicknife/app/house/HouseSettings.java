@@ -135,8 +135,14 @@ public class HouseSettings {
     house.change(
         PlainText.needed(form.name(), LONGEST_NAME, "name", FieldName.HOUSE),
         new Formats(form.system(), money, zone(form.zone())),
-        Typed.decimal(form.labour(), 2, BigDecimal.ZERO, MOST_LABOUR, "labour"),
-        form.hemisphere());
+        Typed.decimal(
+            form.labour(),
+            Math.max(2, money.getDefaultFractionDigits()),
+            BigDecimal.ZERO,
+            MOST_LABOUR,
+            "labour"),
+        form.hemisphere(),
+        form.costing() == null ? house.toHouse().costingMethod() : form.costing());
     forgetAfterCommit();
   }
 

@@ -11,6 +11,8 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Currency;
@@ -37,11 +39,14 @@ import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.RawPapers;
 
 @Entity
 @Table(name = "lot")
 class LotEntity {
+
+  private static final int DECIMALS = 10;
 
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -97,6 +102,10 @@ class LotEntity {
   @Enumerated(EnumType.STRING)
   @Column(name = "costing_method")
   private CostingMethod costingMethod = CostingMethod.ALL_ON_THE_MAINS;
+
+  /** Freight, ice and box share. */
+  @Column(name = "extras_per_kg")
+  private BigDecimal extrasPerKilogram = BigDecimal.ZERO;
 
   @Column(updatable = false)
   private String note;
@@ -181,6 +190,7 @@ class LotEntity {
     LotEntity lot = new LotEntity(sentAs, taken, venueId, supplierId, receivedBy, receivedAt);
     lot.serving = serving;
     lot.costingMethod = costingMethod;
+    lot.extrasPerKilogram = extrasPerKilogram;
     return lot;
   }
 
@@ -214,6 +224,12 @@ class LotEntity {
 
   void costBy(CostingMethod method) {
     costingMethod = method;
+  }
+
+  /** Shares freight, ice and boxes out to its kilograms. */
+  void add(ExactMoney extras) {
+    extrasPerKilogram =
+        extras.per(invoiced).perKilogram().amount().setScale(DECIMALS, RoundingMode.HALF_EVEN);
   }
 
   Optional<Serving> serving() {
@@ -286,6 +302,7 @@ class LotEntity {
         Optional.ofNullable(finishedAt),
         inspection,
         credited,
+        UnitPrice.ofPerKilogram(new ExactMoney(extrasPerKilogram, currency())),
         papers,
         cold,
         version);

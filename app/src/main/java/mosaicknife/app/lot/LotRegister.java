@@ -109,15 +109,16 @@ public class LotRegister {
     check(receipt);
     Named venue = houses.getVenue(delivery.venue());
     Named supplier = houses.addSupplier(receipt.supplier());
-    LotEntity stored =
-        lots.saveAndFlush(
-            new LotEntity(
-                delivery.clientId(),
-                receipt,
-                venue.id(),
-                supplier.id(),
-                current.get().id(),
-                clock.instant()));
+    LotEntity received =
+        new LotEntity(
+            delivery.clientId(),
+            receipt,
+            venue.id(),
+            supplier.id(),
+            current.get().id(),
+            clock.instant());
+    received.costBy(houses.house().costingMethod());
+    LotEntity stored = lots.saveAndFlush(received);
     Lot lot = toLot(stored);
     events.publishEvent(new LotReceived(lot));
     return lot;
@@ -328,12 +329,15 @@ public class LotRegister {
    * @param version the version the page showed
    * @param method the costing method
    * @param target the mass of one portion, 5 g to 5 kg; how it is served stays as it is
+   * @param extras freight, ice and box share of the whole lot, from 0
    * @throws Refusal if the page was stale or the portion cannot be one
    */
   @PreAuthorize("hasAuthority('SEE_COSTS')")
-  public void costBy(long id, int version, CostingMethod method, Mass target) {
+  public void costBy(
+      long id, int version, CostingMethod method, Mass target, Optional<ExactMoney> extras) {
     LotEntity lot = fresh(id, version);
     lot.costBy(method);
+    extras.ifPresent(lot::add);
     Serving before = lot.serving().orElse(LotRules.USUAL_SERVING);
     if (!target.equals(before.target())) {
       Refusal.ifFound(LotRules.portion(target));

@@ -132,7 +132,7 @@ record ServiceView(
       rows.add(
           new FilletRow(
               one.sheet().lot().id(),
-              SliceController.key(one.piece()),
+              one.piece().key(),
               name(one, formats),
               formats.mass(one.piece().mass()),
               cut.map(slicing -> bars(slicing, wide, asked, formats))

@@ -84,7 +84,7 @@ class SliceController {
     String query = query(typed);
     model.addAttribute("query", query);
     model.addAttribute("more", query.replaceFirst("[?]", "&"));
-    model.addAttribute("chosen", question.map(one -> key(one.piece())).orElse(""));
+    model.addAttribute("chosen", question.map(one -> one.piece().key()).orElse(""));
     question
         .map(Question::sentence)
         .filter(sentence -> !sentence.isEmpty())
@@ -115,13 +115,9 @@ class SliceController {
     return "slice/slice";
   }
 
-  static String key(OnBoard one) {
-    return one.part().slot() + ":" + one.fish();
-  }
-
   private static Optional<OnBoard> chosen(List<OnBoard> board, String key) {
     return board.stream()
-        .filter(one -> key(one).equals(key))
+        .filter(one -> one.key().equals(key))
         .findFirst()
         .or(() -> board.stream().findFirst());
   }
@@ -222,7 +218,7 @@ class SliceController {
     if (typed.isEmpty() || question.isEmpty()) {
       return Asked.ofDish(sheet.plates().servingOf(one.part().slot()), formats);
     }
-    boolean here = key(one).equals(key(question.get().piece()));
+    boolean here = one.key().equals(question.get().piece().key());
     return here ? question.get().asked() : question.get().asked().elsewhere();
   }
 }

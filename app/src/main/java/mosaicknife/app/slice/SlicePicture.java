@@ -22,6 +22,7 @@ import mosaicknife.core.slice.Slicing;
  * @param outline the outline as a path
  * @param columns how thick it is along it
  * @param bonesTo where the pin bones end, in pixels; the left edge if there are none
+ * @param thin where it is less than half as thick as at its thickest
  * @param row where the knife goes along the row or where the strip came out; empty if neither
  * @param lanes what is cut by itself
  * @param ruler the centimetres
@@ -33,6 +34,7 @@ record SlicePicture(
     String outline,
     List<Column> columns,
     double bonesTo,
+    List<Stretch> thin,
     List<Row> row,
     List<Lane> lanes,
     List<Mark> ruler) {
@@ -53,6 +55,9 @@ record SlicePicture(
 
   /** How thick it is at a place: the strength of its colour there. */
   record Column(String at, String strength) {}
+
+  /** A part of its length. */
+  record Stretch(double from, double to) {}
 
   /** A line along the row, and whether a strip was taken out there. */
   record Row(double y, double to, boolean strip) {}
@@ -123,11 +128,22 @@ record SlicePicture(
         outline(fillet, scale, middle),
         columns(fillet),
         bonesTo,
+        thin(fillet, scale),
         cut.bones().way() == PinBoneCut.Way.LEFT_IN
             ? List.of()
             : List.of(new Row(row, bonesTo, cut.bones().strip().isPositive())),
         all,
         ruler(fillet, scale));
+  }
+
+  private static List<Stretch> thin(Fillet fillet, double scale) {
+    return fillet.thin().stream()
+        .map(
+            zone ->
+                new Stretch(
+                    LEFT + zone.from() * fillet.centimetres() * scale,
+                    LEFT + zone.to() * fillet.centimetres() * scale))
+        .toList();
   }
 
   private static double widest(Fillet fillet) {

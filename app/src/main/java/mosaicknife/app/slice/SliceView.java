@@ -245,7 +245,7 @@ record SliceView(
   static Side side(OnBoard piece, PassCut cut, Formats formats) {
     Mass over = Mass.total(cut.lanes().stream().map(Slicing::over).toList());
     return new Side(
-        SliceController.key(piece),
+        piece.key(),
         name(piece, formats),
         mass(piece, formats),
         cut.portions(),

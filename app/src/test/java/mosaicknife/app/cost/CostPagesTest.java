@@ -62,10 +62,14 @@ public class CostPagesTest extends WithPages {
   }
 
   private long lot(String fillet) {
+    return lot(fillet, DISH);
+  }
+
+  private long lot(String fillet, String dish) {
     TestLots lots = new TestLots(applicationContext);
     long lot = lots.receive("meagre", State.GUTTED, 1, "5.000");
-    lots.weighForThePlate(lot, "fillet-left", fillet, DISH);
-    lots.weighForThePlate(lot, "fillet-right", fillet, DISH);
+    lots.weighForThePlate(lot, "fillet-left", fillet, dish);
+    lots.weighForThePlate(lot, "fillet-right", fillet, dish);
     return lot;
   }
 
@@ -88,6 +92,68 @@ public class CostPagesTest extends WithPages {
     assertFalse(page.select("#by-dish td.num").last().text().isEmpty(), "its share of the price");
     assertEquals(page.select(".method").size(), 4);
     assertTrue(page.select(".method").text().contains("Good for"), "each says what it is good for");
+  }
+
+  @Test
+  public void freightIsAddedAndTakenAwayAgain() throws Exception {
+    long lot = lot("1.300 kg", "");
+    Document page = open("/cost/" + lot);
+    assertTrue(page.select(".c-FREIGHT").isEmpty());
+    String[] form = {
+      "method", "ALL_ON_THE_MAINS", "portion", "180 g", "version", version(page), "freight", "7.35"
+    };
+    Document with = Jsoup.parse(follow("ines", "/cost/" + lot, form));
+    assertTrue(with.select(".c-FREIGHT").text().contains("€67.35"), with.text());
+    assertEquals(with.select("#freight").val(), "7.35");
+    form[5] = version(with);
+    for (String wrong : List.of("-1", "much", "9999999")) {
+      form[7] = wrong;
+      Document refused = Jsoup.parse(follow("ines", "/cost/" + lot, form));
+      assertFalse(refused.select(".alert-danger").isEmpty(), wrong);
+      assertEquals(refused.select("#freight").val(), wrong, "typed text stays");
+    }
+    form[7] = "";
+    assertTrue(Jsoup.parse(follow("ines", "/cost/" + lot, form)).select(".c-FREIGHT").isEmpty());
+  }
+
+  private static String version(Document page) {
+    return page.select(".method-form input[name=version]").val();
+  }
+
+  @Test
+  public void aNewLotBeginsWithTheMethodOfTheHouse() throws Exception {
+    assertEquals(method(lot("1.300 kg", "")), "ALL_ON_THE_MAINS");
+    try {
+      house("BY_WEIGHT");
+      assertEquals(method(lot("1.300 kg", "")), "BY_WEIGHT");
+    } finally {
+      house("ALL_ON_THE_MAINS");
+    }
+  }
+
+  private String method(long lot) throws Exception {
+    return open("/cost/" + lot).select(".method input[checked]").val();
+  }
+
+  private void house(String method) throws Exception {
+    Document page = Jsoup.parse(page("adaeze", "/house/units"));
+    follow(
+        "adaeze",
+        "/house/units",
+        "name",
+        page.select("#h-name").val(),
+        "system",
+        "METRIC",
+        "currency",
+        "EUR",
+        "zone",
+        page.select("#h-zone").val(),
+        "labour",
+        page.select("#h-labour").val(),
+        "hemisphere",
+        page.select("#h-half option[selected]").val(),
+        "costing",
+        method);
   }
 
   @Test

@@ -119,7 +119,7 @@ public class HousePagesTest extends WithPages {
           assertFalse(houses.canChangeCurrency(), "the demo has prices");
           HouseForm form =
               new HouseForm(
-                  "Saltmarsh Row", UnitSystem.METRIC, "CHF", "UTC", "18", Hemisphere.NORTH);
+                  "Saltmarsh Row", UnitSystem.METRIC, "CHF", "UTC", "18", Hemisphere.NORTH, null);
           Refusal refusal = expectThrows(Refusal.class, () -> houses.change(form));
           assertEquals(refusal.field(), "currency");
         });

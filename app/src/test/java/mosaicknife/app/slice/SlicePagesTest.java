@@ -212,6 +212,10 @@ public class SlicePagesTest extends WithPages {
           Jsoup.parse(page("maren", "/slice/" + lot + "/board" + asked + "&step=" + step));
       assertFalse(clamped.select(".board-figure").isEmpty(), step);
     }
+    assertTrue(
+        page("tobiah", "/bench/" + lot + "?part=fillet-left")
+            .contains("/slice/" + lot + "/board?piece=fillet-left"),
+        "the bench leads there");
     Document whole =
         Jsoup.parse(page("maren", "/slice/" + lot + "/board?piece=fillet-left:1&portion=3 kg"));
     assertTrue(whole.text().contains("nothing to cut"), whole.text());

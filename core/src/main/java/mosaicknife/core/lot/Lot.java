@@ -43,6 +43,7 @@ import mosaicknife.core.safety.RawPapers;
  * @param finishedAt when the lot was closed, if it is
  * @param inspection the newest inspection, if there was one
  * @param credited what the supplier credits
+ * @param extras freight, ice and box share by invoiced kilogram
  * @param papers what may open its raw gate
  * @param cold how cold it was kept
  * @param version counts changes, so that a stale page is noticed
@@ -59,6 +60,7 @@ public record Lot(
     Optional<Instant> finishedAt,
     Optional<Inspection> inspection,
     ExactMoney credited,
+    UnitPrice extras,
     RawPapers papers,
     ColdChain cold,
     int version) {
@@ -75,6 +77,7 @@ public record Lot(
     Check.notNull(finishedAt, "moment of closing");
     Check.notNull(inspection, "inspection");
     Check.notNull(credited, "credit");
+    Check.notNull(extras, "extras");
     Check.notNull(papers, "papers");
     Check.notNull(cold, "cold chain");
   }
@@ -225,7 +228,7 @@ public record Lot(
    * @return the cost
    */
   public LotCost cost() {
-    return new LotCost(price(), invoiced(), ExactMoney.zero(credited.currency()), credited);
+    return new LotCost(price(), invoiced(), extras.times(invoiced()), credited);
   }
 
   /**

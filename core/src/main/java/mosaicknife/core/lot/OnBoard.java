@@ -48,6 +48,15 @@ public record OnBoard(LotPart part, int fish, Mass mass, boolean measured, boole
   }
 
   /**
+   * Returns what it is called within its lot.
+   *
+   * @return its slot and the number of its fish, such as {@code fillet-left:1}
+   */
+  public String key() {
+    return part.slot() + ":" + fish;
+  }
+
+  /**
    * Shapes it.
    *
    * @param lot the lot

@@ -1,5 +1,7 @@
 package mosaicknife.core.slice;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -45,6 +47,8 @@ public record Fillet(
   private static final double DENSITY = 1.05;
   private static final double ELLIPSE = Math.PI / 4;
   private static final double STEP = 0.005;
+  private static final double THIN = 0.5;
+  private static final int ZONES = 200;
 
   /** Refuses a fillet of nothing. */
   public Fillet {
@@ -148,5 +152,38 @@ public record Fillet(
     double grams = gramsBefore(from + STEP) - gramsBefore(from);
     double thick = millimetresAt(from + STEP / 2) / MILLIMETRES;
     return thick <= 0 ? 0 : grams / (DENSITY * ELLIPSE * thick * STEP * centimetres);
+  }
+
+  /**
+   * A part of its length.
+   *
+   * @param from where it begins, 0 at the head end and 1 at the tail end
+   * @param to where it ends
+   */
+  public record Zone(double from, double to) {}
+
+  /**
+   * Returns where it is thin: less than half as thick as at its thickest.
+   *
+   * @return the zones from the head end
+   */
+  public List<Zone> thin() {
+    double thickest = 0;
+    for (int i = 0; i <= ZONES; i++) {
+      thickest = Math.max(thickest, millimetresAt(i / (double) ZONES));
+    }
+    List<Zone> zones = new ArrayList<>();
+    int from = -1;
+    for (int i = 0; i <= ZONES; i++) {
+      boolean thin = millimetresAt(i / (double) ZONES) < THIN * thickest;
+      if (thin && from < 0) {
+        from = i;
+      }
+      if (from >= 0 && (!thin || i == ZONES)) {
+        zones.add(new Zone(from / (double) ZONES, i / (double) ZONES));
+        from = -1;
+      }
+    }
+    return zones;
   }
 }

@@ -44,6 +44,7 @@ public final class TestLot {
   private Optional<Inspection> inspection = Optional.empty();
   private Weigher hands = TOBIAH;
   private CostingMethod method = CostingMethod.ALL_ON_THE_MAINS;
+  private UnitPrice extras = UnitPrice.ofPerKilogram("0", EUR);
 
   /** Some fish of a species, invoiced at 10.00 a kilogram. */
   public TestLot(String species, State state, int fish, String invoiced, String own) {
@@ -221,6 +222,12 @@ public final class TestLot {
     return cutFrom(parent, slot, find(kindOf).kind(), inARow);
   }
 
+  /** Starts a row of portions. */
+  TestLot portioned(String parent) {
+    return cutFrom(
+        parent, "portion-of-" + parent, CATALOGUE.findKind("portion").orElseThrow(), true);
+  }
+
   private TestLot cutFrom(String parent, String slot, PartKind kind, boolean inARow) {
     Part from = find(parent);
     parts.add(
@@ -371,6 +378,12 @@ public final class TestLot {
         part.version());
   }
 
+  /** Freight, ice and box share by invoiced kilogram. */
+  public TestLot freight(String perKilogram) {
+    extras = UnitPrice.ofPerKilogram(perKilogram, EUR);
+    return this;
+  }
+
   public LotSheet sheet() {
     Lot lot =
         new Lot(
@@ -385,6 +398,7 @@ public final class TestLot {
             finished,
             inspection,
             ExactMoney.zero(EUR),
+            extras,
             RawPapers.NONE,
             ColdChain.UNBROKEN,
             0);

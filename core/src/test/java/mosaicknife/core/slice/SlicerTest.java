@@ -122,6 +122,15 @@ public class SlicerTest {
   }
 
   @Test
+  public void aWedgeIsThinInItsSecondHalfAndABarNowhere() {
+    assertEquals(Fillets.bar(1000, 0).thin(), List.of());
+    List<Fillet.Zone> thin = Fillets.wedge(1000).thin();
+    assertEquals(thin.size(), 1);
+    assertEquals(thin.get(0).from(), 0.5, 0.01);
+    assertEquals(thin.get(0).to(), 1.0);
+  }
+
+  @Test
   public void theCurveFallsWithTheTarget() {
     assertEquals(
         Slicer.counts(
