@@ -318,6 +318,7 @@ public class ApiTest extends WithDatabase {
       {"cost", COST.formatted("-1", "0"), "freight"},
       {"cost", COST.formatted("0", "900"), "claims"},
       {"cost", COST.formatted("99999999", "0"), "freight"},
+      {"cost", COST.formatted("0", "0").replace("180 g", "0 g"), "portionTarget"},
       {"compare", "{\"portionTarget\":\"0\",\"contenders\":[]}", "contenders"},
       {"compare", COMPARE.formatted("900 g", "8/kg", "1.8 kg"), "contenders[1]"},
       {"compare", COMPARE.formatted("900 g", "dear", "1 kg"), "contenders[1]"},

@@ -34,6 +34,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class CompareController {
 
   private static final int MOST = 6;
+  private static final int MOST_OFFERS = 300;
   private static final BigDecimal MOST_TOLERANCE = BigDecimal.valueOf(30);
   private static final int HUNDRED = 100;
 
@@ -127,7 +128,7 @@ class CompareController {
                           within(sheet.lot().state(), formats))))
           .ifPresent(one -> all.put(one.id(), one));
     }
-    for (Offer offer : prices.offers()) {
+    for (Offer offer : offers(dish)) {
       costs
           .contender(offer, dish)
           .map(
@@ -144,6 +145,14 @@ class CompareController {
           .ifPresent(one -> all.put(one.id(), one));
     }
     return all;
+  }
+
+  /** Of a dish, what it may be made of; of none, as many as can be looked through. */
+  private List<Offer> offers(Optional<Dish> dish) {
+    return prices.offers().stream()
+        .filter(offer -> dish.isEmpty() || dish.get().fish().contains(offer.species().code()))
+        .limit(MOST_OFFERS)
+        .toList();
   }
 
   private static String within(State state, Formats formats) {

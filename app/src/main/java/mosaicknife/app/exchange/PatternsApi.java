@@ -27,7 +27,6 @@ class PatternsApi {
 
   private static final int MOST_FILLETS = 60;
   private static final int MOST_KINDS = 20;
-  private static final int MOST_WANTED = 10_000;
 
   private final FilletReader reader;
   private final Words words;
@@ -79,7 +78,7 @@ class PatternsApi {
           () ->
               wanted.add(
                   new Wanted(
-                      FilletReader.type(one.type()), Texts.count(one.count(), 0, 0, MOST_WANTED))));
+                      FilletReader.type(one.type()), Texts.count(one.count(), 0, 0, Wanted.MOST))));
     }
     return wanted;
   }

@@ -17,6 +17,7 @@ import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.buying.Demand;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.portion.Serving;
@@ -52,9 +53,14 @@ class Evening {
    * @param fillets the fillets, in the order of the service
    * @param wanted how many of each dish, as it stands in the field
    * @param service the question
+   * @param heldBack lots whose fillets are not shared out: held, for the pot only, or refused
    */
   record Asked(
-      List<Dish> dishes, List<OnALot> fillets, Map<Long, String> wanted, Service service) {}
+      List<Dish> dishes,
+      List<OnALot> fillets,
+      Map<Long, String> wanted,
+      Service service,
+      List<Lot> heldBack) {}
 
   /** A fillet with its lot. */
   record OnALot(LotSheet sheet, OnBoard piece) {
@@ -65,8 +71,8 @@ class Evening {
   }
 
   Asked asked(String venue, Map<String, String> typed) {
-    List<LotSheet> here =
-        sheets.of(lots.open(MOST_LOTS).stream().filter(lot -> lot.venue().equals(venue)).toList());
+    List<Lot> all = lots.open(MOST_LOTS).stream().filter(lot -> lot.venue().equals(venue)).toList();
+    List<LotSheet> here = sheets.of(all.stream().filter(Lot::mayBeServed).toList());
     List<OnALot> fillets = new ArrayList<>();
     for (LotSheet sheet : here) {
       OnBoard.of(sheet).stream()
@@ -90,9 +96,14 @@ class Evening {
       fields.put(dish.id(), text);
       int plates = text.isEmpty() ? 0 : Typed.count(text, 0, MOST_WANTED, field);
       int pieces = dish.serving().form() == Serving.Form.PIECES ? dish.serving().count() : 1;
-      wanted.add(new Wanted(type(dish, pieces, priced), plates * pieces));
+      wanted.add(new Wanted(type(dish, pieces, priced), Math.min(Wanted.MOST, plates * pieces)));
     }
-    return new Asked(served, fillets, fields, new Service(board(fillets, served), wanted));
+    return new Asked(
+        served,
+        fillets,
+        fields,
+        new Service(board(fillets, served), wanted),
+        all.stream().filter(lot -> !lot.mayBeServed()).toList());
   }
 
   private static boolean isCut(Dish dish) {

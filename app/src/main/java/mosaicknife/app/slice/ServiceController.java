@@ -62,6 +62,16 @@ class ServiceController {
     }
     ServicePlan plan = plans.of(asked.service());
     model.addAttribute("weighed", weighed.thisWeek(venue.name()));
+    model.addAttribute(
+        "heldBack",
+        asked.heldBack().isEmpty()
+            ? ""
+            : formats.say(
+                "slice.said.held-back",
+                formats.list(
+                    asked.heldBack().stream()
+                        .map(lot -> formats.say("shared.lot-title", lot.id(), lot.species().name()))
+                        .toList())));
     model.addAttribute("nothing", asked.fillets().isEmpty());
     model.addAttribute(
         "view", ServiceView.of(asked, plan, ServicePlanner.byHand(asked.service()), formats));

@@ -19,12 +19,20 @@ import org.jsoup.nodes.Document;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** What plates cost, by dish and beside each other. Meagre is in nobody's demo. */
 public class CostPagesTest extends WithPages {
+
+  private TestLots lots;
+
+  @AfterClass(alwaysRun = true)
+  void nobodyCountsWithThem() {
+    lots.close();
+  }
 
   private static final String DISH = "Meagre, samphire";
 
@@ -36,6 +44,7 @@ public class CostPagesTest extends WithPages {
 
   @BeforeClass
   void twoLotsForOneDish() {
+    lots = new TestLots(applicationContext);
     people.as(
         "ines",
         () ->
@@ -66,7 +75,6 @@ public class CostPagesTest extends WithPages {
   }
 
   private long lot(String fillet, String dish) {
-    TestLots lots = new TestLots(applicationContext);
     long lot = lots.receive("meagre", State.GUTTED, 1, "5.000");
     lots.weighForThePlate(lot, "fillet-left", fillet, dish);
     lots.weighForThePlate(lot, "fillet-right", fillet, dish);

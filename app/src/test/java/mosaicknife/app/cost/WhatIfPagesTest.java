@@ -8,17 +8,30 @@ import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.core.anatomy.State;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** What a little more or less is worth, on the page of a lot. */
 public class WhatIfPagesTest extends WithPages {
 
+  private TestLots lots;
+
+  @BeforeClass
+  void lotsOfItsOwn() {
+    lots = new TestLots(applicationContext);
+  }
+
+  @AfterClass(alwaysRun = true)
+  void nobodyCountsWithThem() {
+    lots.close();
+  }
+
   private static final String ASKED = "?more=5 g&plates=200&share=28";
 
   /** A hake of 4.860 kg with fillets of 1318 and 1292 g. */
   private long hake() {
-    TestLots lots = new TestLots(applicationContext);
     long lot = lots.receive("hake", State.GUTTED, 1, "4.860");
     lots.weighForThePlate(lot, "fillet-left", "1.318 kg", "");
     lots.weighForThePlate(lot, "fillet-right", "1.292 kg", "");
@@ -74,7 +87,7 @@ public class WhatIfPagesTest extends WithPages {
             .getResponse()
             .getStatus(),
         403);
-    long unweighed = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "4.860");
+    long unweighed = lots.receive("hake", State.GUTTED, 1, "4.860");
     assertTrue(
         page("ines", "/cost/" + unweighed + "/what-if" + ASKED).contains("still to be weighed"));
   }

@@ -4,15 +4,22 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.buy.DishForm;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotInspector;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.parts.OptionChooser;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.Sign;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -20,20 +27,35 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Where a weighed fillet is cut, and what is refused. */
 public class SlicePagesTest extends WithPages {
 
+  private TestLots lots;
+
+  @BeforeClass
+  void lotsOfItsOwn() {
+    lots = new TestLots(applicationContext);
+  }
+
+  @AfterClass(alwaysRun = true)
+  void nobodyCountsWithThem() {
+    lots.close();
+  }
+
   @Autowired private OptionChooser options;
   @Autowired private LotParts parts;
   @Autowired private DishEditor dishes;
   @Autowired private HouseSettings houses;
+  @Autowired private LotInspector inspections;
+  @Autowired private LotRegister register;
 
   /** A hake whose left fillet weighs 1318 g. */
   private long hake() {
-    TestLots lots = new TestLots(applicationContext);
     long lot = lots.receive("hake", State.GUTTED, 1, "4.860");
     lots.weigh(lot, "fillet-left", "1.318 kg");
     return lot;
@@ -133,7 +155,7 @@ public class SlicePagesTest extends WithPages {
             .getResponse()
             .getStatus(),
         404);
-    long lot = new TestLots(applicationContext).receive("plaice", State.GUTTED, 2, "1.200");
+    long lot = lots.receive("plaice", State.GUTTED, 2, "1.200");
     String unweighed = page("maren", "/slice/" + lot);
     String answer = Jsoup.parse(unweighed).select(".figure").text();
     assertTrue(answer.startsWith("≈"), answer + " is by the norm until somebody weighs");
@@ -164,12 +186,7 @@ public class SlicePagesTest extends WithPages {
     assertTrue(above.select(".knife-steps").text().contains("Belly side"));
     assertTrue(above.select(".slice-boned .best").text().contains("best"), above.text());
     Document turbot =
-        Jsoup.parse(
-            page(
-                "maren",
-                "/slice/"
-                    + new TestLots(applicationContext)
-                        .receive("turbot", State.GUTTED, 1, "2.400")));
+        Jsoup.parse(page("maren", "/slice/" + lots.receive("turbot", State.GUTTED, 1, "2.400")));
     assertTrue(turbot.select(".slice-boned").isEmpty(), "a turbot has no pin bones");
   }
 
@@ -237,7 +254,7 @@ public class SlicePagesTest extends WithPages {
     String[] row = new String[1];
     people.as("tobiah", () -> row[0] = parts.startRow(lot, "fillet-left"));
     for (int grams : new int[] {186, 191, 188, 190, 187, 192, 184}) {
-      new TestLots(applicationContext).weigh(lot, row[0], grams + " g");
+      lots.weigh(lot, row[0], grams + " g");
     }
     Document page = open(lot, "");
     String said = page.select(".weighed-row").text();
@@ -261,7 +278,6 @@ public class SlicePagesTest extends WithPages {
           dish[0] = dishes.add(zander("Zander, lovage", venue, "180 g", "")).id();
           dish[1] = dishes.add(zander("Zander, raw", venue, "60 g", "yes")).id();
         });
-    TestLots lots = new TestLots(applicationContext);
     long lot = lots.receive("zander", State.GUTTED, 1, "3.000");
     lots.weigh(lot, "fillet-left", "740 g");
     lots.weigh(lot, "fillet-right", "560 g");
@@ -293,6 +309,17 @@ public class SlicePagesTest extends WithPages {
             .getResponse()
             .getStatus(),
         422);
+    people.as(
+        "tobiah",
+        () -> {
+          Map<Sign, Integer> signs = new EnumMap<>(Sign.class);
+          inspections.signs(register.get(lot)).forEach(sign -> signs.put(sign, 0));
+          inspections.inspect(
+              lot, UUID.randomUUID(), signs, Fitness.POT, "for Monday’s stock, it lay in water");
+        });
+    Document held = Jsoup.parse(page("tobiah", "/slice" + asked));
+    assertTrue(held.select(".alert-warning").text().contains("Lot " + lot), held.text());
+    assertTrue(held.select(".service-fillets li:contains(lot " + lot + ",)").isEmpty());
   }
 
   private static DishForm zander(String name, long venue, String portion, String raw) {

@@ -267,6 +267,15 @@ public record Lot(
     return species().traits().contains(Trait.TOXIC_BLOOD);
   }
 
+  /**
+   * Returns whether its cuts may be shared out to dishes.
+   *
+   * @return false while it is held, and of one that is for the pot only or was refused
+   */
+  public boolean mayBeServed() {
+    return hold().isEmpty() && fitness().filter(fit -> fit.isStricterThan(Fitness.COOK)).isEmpty();
+  }
+
   /** Why a lot is held. */
   public enum Hold {
     /** It came warmer than the house allows: the temperature, the limit. */

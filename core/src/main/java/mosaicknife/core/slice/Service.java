@@ -71,9 +71,12 @@ public record Service(List<OnTheBoard> fillets, List<Wanted> wanted) {
    */
   public record Wanted(PortionType type, int count) {
 
+    /** More portions than these are no one service. */
+    public static final int MOST = 10_000;
+
     /** Refuses fewer than none. */
     public Wanted {
-      Check.inRange(count, 0, 10_000, "portions wanted");
+      Check.inRange(count, 0, MOST, "portions wanted");
     }
   }
 }
