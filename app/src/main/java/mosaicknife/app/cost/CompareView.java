@@ -1,8 +1,10 @@
 package mosaicknife.app.cost;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.cost.Comparison;
@@ -184,7 +186,7 @@ record CompareView(String answer, List<Row> rows, Chart byYield, Chart byPrice) 
   }
 
   private static String money(double major, Formats formats) {
-    return formats.money(new ExactMoney(java.math.BigDecimal.valueOf(major), formats.currency()));
+    return formats.money(new ExactMoney(BigDecimal.valueOf(major), formats.currency()));
   }
 
   private static Chart chart(
@@ -194,7 +196,7 @@ record CompareView(String answer, List<Row> rows, Chart byYield, Chart byPrice) 
       List<Double> today,
       double from,
       double to,
-      java.util.function.DoubleFunction<String> across,
+      DoubleFunction<String> across,
       Formats formats) {
     double most =
         ROOM

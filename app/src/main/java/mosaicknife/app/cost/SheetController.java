@@ -1,6 +1,7 @@
 package mosaicknife.app.cost;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -94,11 +95,11 @@ class SheetController {
 
   /** As invoiced, in the minor units of its currency. */
   private static String amount(ExactMoney money) {
-    return money.rounded(java.math.RoundingMode.HALF_UP).inMajorUnits().toPlainString();
+    return money.rounded(RoundingMode.HALF_UP).inMajorUnits().toPlainString();
   }
 
   private static String fine(ExactMoney money) {
-    BigDecimal four = money.amount().setScale(4, java.math.RoundingMode.HALF_UP);
+    BigDecimal four = money.amount().setScale(4, RoundingMode.HALF_UP);
     return four.toPlainString();
   }
 }

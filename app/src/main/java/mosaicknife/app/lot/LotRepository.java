@@ -1,5 +1,6 @@
 package mosaicknife.app.lot;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -50,7 +51,7 @@ interface LotRepository extends Repository<LotEntity, Long> {
 
     String getVenue();
 
-    java.time.Instant getReceived();
+    Instant getReceived();
 
     boolean getFinished();
   }
@@ -116,7 +117,7 @@ interface LotRepository extends Repository<LotEntity, Long> {
   @NativeQuery(
       "select * from lot where received_at >= :since order by received_at desc, id desc"
           + " limit :most")
-  List<LotEntity> findReceivedSince(java.time.Instant since, int most);
+  List<LotEntity> findReceivedSince(Instant since, int most);
 
   /** The open lot a person weighed on last. */
   @NativeQuery(

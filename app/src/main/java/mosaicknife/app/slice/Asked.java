@@ -1,6 +1,7 @@
 package mosaicknife.app.slice;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -27,8 +28,6 @@ import mosaicknife.core.slice.Style;
  * @param bones what is done about pin bones
  * @param boneless how many portions without bones are wanted
  * @param length how long the chosen fillet is, if somebody measured it
- * @param overPerKilogram what a kilogram of leftover is worth in minor units; empty if its own home
- *     says
  * @param priced whether somebody said what portions are worth
  */
 record Asked(
@@ -129,7 +128,7 @@ record Asked(
         ? Optional.empty()
         : Optional.of(
             Typed.money(typed, MOST_WORTH, formats.currency(), field)
-                .rounded(java.math.RoundingMode.HALF_UP));
+                .rounded(RoundingMode.HALF_UP));
   }
 
   /** Where nobody says what it is worth, a portion is worth its grams. */

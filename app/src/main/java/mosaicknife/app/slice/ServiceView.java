@@ -1,6 +1,7 @@
 package mosaicknife.app.slice;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -191,7 +192,7 @@ record ServiceView(
             .collect(
                 Collectors.groupingBy(
                     piece -> piece.type().orElseThrow().name(),
-                    java.util.LinkedHashMap::new,
+                    LinkedHashMap::new,
                     Collectors.counting()))
             .entrySet()
             .stream()

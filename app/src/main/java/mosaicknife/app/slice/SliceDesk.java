@@ -12,6 +12,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
+import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.slice.Fillet;
 import mosaicknife.core.slice.PassCut;
 import mosaicknife.core.slice.Slicer;
@@ -105,8 +106,7 @@ class SliceDesk {
 
   private record Left(Slicing.Piece piece, Slicing lane) {}
 
-  private Optional<Hand.Home> home(
-      LotSheet sheet, OnBoard piece, String kind, mosaicknife.core.quantity.Mass left) {
+  private Optional<Hand.Home> home(LotSheet sheet, OnBoard piece, String kind, Mass left) {
     Optional<PartKind> of = catalogue.findKind(kind);
     if (of.isEmpty() || !left.isPositive()) {
       return Optional.empty();

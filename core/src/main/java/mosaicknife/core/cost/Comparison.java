@@ -1,5 +1,6 @@
 package mosaicknife.core.cost;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -35,14 +36,11 @@ public record Comparison(Serving serving, List<Contender> contenders) {
   /** Sorts them. */
   public Comparison {
     Check.notNull(serving, "serving");
-    List<Contender> sorted = new ArrayList<>(contenders);
     Serving of = serving;
+    List<Contender> sorted = new ArrayList<>(contenders);
     sorted.sort(
-        Comparator.comparing(
-            (Contender one) -> one.plate(of),
-            Comparator.comparing((Optional<ExactMoney> plate) -> plate.isEmpty())
-                .thenComparing(
-                    plate -> plate.map(ExactMoney::amount).orElse(java.math.BigDecimal.ZERO))));
+        Comparator.comparing((Contender one) -> one.plate(of).isEmpty())
+            .thenComparing(one -> one.plate(of).map(ExactMoney::amount).orElse(BigDecimal.ZERO)));
     contenders = List.copyOf(sorted);
   }
 

@@ -1,12 +1,15 @@
 package mosaicknife.core.use;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Currency;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -106,7 +109,7 @@ public final class Hand {
     boolean scaled = sheet.lot().arrival().scaled() || PreWork.isScaled(done, part.kind());
     return new OnHand(
         sheet.lot().id() + ":" + part.slot(),
-        sheet.lot().species().name() + ", " + part.name().toLowerCase(java.util.Locale.ROOT),
+        sheet.lot().species().name() + ", " + part.name().toLowerCase(Locale.ROOT),
         part.kind(),
         sheet.lot().species(),
         left,
@@ -174,7 +177,7 @@ public final class Hand {
               return new Missed(part, use, units, units * worth(use, labourPerHour));
             })
         .filter(missed -> missed.worth() > 0)
-        .max(java.util.Comparator.comparingLong(Missed::worth));
+        .max(Comparator.comparingLong(Missed::worth));
   }
 
   private static int pieces(LotPart part, int fish) {
@@ -204,7 +207,7 @@ public final class Hand {
         labourPerHour
             .amount()
             .multiply(use.work().each())
-            .divide(MINUTES_AN_HOUR, java.math.MathContext.DECIMAL64);
+            .divide(MINUTES_AN_HOUR, MathContext.DECIMAL64);
     int minor = labourPerHour.currency().getDefaultFractionDigits();
     return use.value()
         .subtract(additions)
@@ -267,7 +270,7 @@ public final class Hand {
     return UseCatalogue.fitting(uses, piece).stream()
         .filter(use -> new Batch(use, left, left).units() > 0)
         .flatMap(use -> value(use, currency).map(worth -> new Home(use, worth)).stream())
-        .max(java.util.Comparator.comparing(Home::worth));
+        .max(Comparator.comparing(Home::worth));
   }
 
   /**
