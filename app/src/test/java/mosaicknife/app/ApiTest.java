@@ -360,6 +360,14 @@ public class ApiTest extends WithDatabase {
   }
 
   @Test
+  public void aFishOfThousandsOfPortionsIsNoOrder() throws Exception {
+    String crumbs = ORDER.formatted(24, "100 kg", "400 kg").replace("180 g", "1 g");
+    mvc.perform(as("ines", json(post("/api/v1/evaluate/order"), crumbs)))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.candidates.length()").value(0));
+  }
+
+  @Test
   public void fishThatWasFreeAndMoneyWithNoneOrThreeDecimals() throws Exception {
     mvc.perform(as("ines", json(post("/api/v1/evaluate/cost"), COST.formatted("0", "10"))))
         .andExpect(status().isOk())

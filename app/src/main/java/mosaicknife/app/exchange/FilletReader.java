@@ -47,7 +47,7 @@ class FilletReader {
     Optional<Species> species =
         fields.read(at + "species", Optional.empty(), () -> Optional.of(species(code)));
     Mass own = fields.read(at + "mass", Mass.ofGrams(1), () -> Texts.cut(mass));
-    Mass whole = fields.read(at + "fish", Mass.ofKilograms("1"), () -> Texts.cut(fish));
+    Mass whole = fields.read(at + "fish", Mass.ofKilograms("1"), () -> Texts.fish(fish));
     return fields.read(
         at + "part",
         Optional.empty(),

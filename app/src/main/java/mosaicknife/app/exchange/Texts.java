@@ -17,6 +17,7 @@ import mosaicknife.core.quantity.UnitPrice;
 final class Texts {
 
   private static final Mass HEAVIEST = Mass.ofKilograms("40");
+  private static final Mass HEAVIEST_FISH = Mass.ofKilograms("1000");
   private static final BigDecimal MOST_MONEY = BigDecimal.valueOf(10_000_000);
   private static final BigDecimal MOST_TOLERANCE = BigDecimal.valueOf(30);
 
@@ -28,9 +29,18 @@ final class Texts {
 
   /** The mass of a fillet or of a portion. */
   static Mass cut(String text) {
+    return upTo(HEAVIEST, text);
+  }
+
+  /** The mass of one fish. */
+  static Mass fish(String text) {
+    return upTo(HEAVIEST_FISH, text);
+  }
+
+  private static Mass upTo(Mass most, String text) {
     Mass mass = mass(text);
-    if (mass.compareTo(Mass.ofGrams(1)) < 0 || mass.compareTo(HEAVIEST) > 0) {
-      throw Refusal.ofInput("exchange.problem.no-fillet-mass", HEAVIEST);
+    if (mass.compareTo(Mass.ofGrams(1)) < 0 || mass.compareTo(most) > 0) {
+      throw Refusal.ofInput("exchange.problem.no-fillet-mass", most);
     }
     return mass;
   }

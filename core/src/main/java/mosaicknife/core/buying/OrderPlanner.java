@@ -49,6 +49,9 @@ public final class OrderPlanner {
   /** More fish than this is no order of a kitchen. */
   static final int MOST_FISH = 20_000;
 
+  /** A fish of more portions than these is no fish for a dish. */
+  private static final int MOST_OF_ONE = 4_000;
+
   private final HouseNorms norms;
   private final Catalogue kinds;
   private final Map<Key, FishPortions> known = new HashMap<>();
@@ -94,8 +97,8 @@ public final class OrderPlanner {
    *
    * @param wish the wish
    * @param offer the offer
-   * @return the candidate; empty if no number of fish a kitchen would buy keeps the promise, or
-   *     nothing is wanted
+   * @return the candidate; empty if no number of fish a kitchen would buy keeps the promise, a fish
+   *     is thousands of portions, or nothing is wanted
    */
   public Optional<Candidate> candidate(Wish wish, Offer offer) {
     Counts needed = needed(wish);
@@ -117,6 +120,9 @@ public final class OrderPlanner {
   }
 
   private Optional<Candidate> ofWhole(Wish wish, Offer offer, Counts needed) {
+    if (offer.grade().to().wholeTimes(wish.serving().target()) > MOST_OF_ONE) {
+      return Optional.empty();
+    }
     FishPortions portions = portions(wish, offer);
     int cap = needed.most();
     if (portions.mean() <= 0) {

@@ -17,6 +17,9 @@ public record Service(List<OnTheBoard> fillets, List<Wanted> wanted) {
   /** More fillets than these are no one service. */
   public static final int MOST_FILLETS = 400;
 
+  /** No fillet is cut into more portions of a kind. */
+  static final int MOST_OF_A_KIND = 150;
+
   /** Copies the lists; refuses two fillets of one name. */
   public Service {
     fillets = List.copyOf(fillets);
@@ -34,17 +37,26 @@ public record Service(List<OnTheBoard> fillets, List<Wanted> wanted) {
   /**
    * Returns whether it can be worked out while somebody waits.
    *
-   * @return false where limits are so wide or fillets so heavy that it would take long
+   * @return false where limits are so wide or fillets so heavy that it would take long, or portions
+   *     so small that hundreds lie in one
    */
   public boolean isWorkable() {
     return fillets.stream()
         .allMatch(
             one ->
-                Slicer.isWorkable(
-                    one.fillet(),
-                    one.kinds().stream().map(kind -> wanted.get(kind).type()).toList(),
-                    0,
-                    Math.max(1, fillets.size())));
+                Slicer.isWorkable(one.fillet(), types(one), 0, Math.max(1, fillets.size()))
+                    && one.kinds().stream().noneMatch(kind -> isCrumbs(one.fillet(), kind)));
+  }
+
+  private List<PortionType> types(OnTheBoard one) {
+    return one.kinds().stream().map(kind -> wanted.get(kind).type()).toList();
+  }
+
+  /** Whether a fillet would be cut into more portions of a kind than anybody cuts. */
+  boolean isCrumbs(Fillet fillet, int kind) {
+    Wanted one = wanted.get(kind);
+    long inside = fillet.mass().milligrams() / one.type().lightest().milligrams();
+    return Math.min(inside, one.count()) > MOST_OF_A_KIND;
   }
 
   /**

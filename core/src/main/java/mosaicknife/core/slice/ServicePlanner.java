@@ -40,9 +40,6 @@ public final class ServicePlanner {
   /** A run gets at least so many seconds: enough for what is easy. */
   private static final double LEAST = 0.05;
 
-  /** No fillet is cut into more of a kind. */
-  private static final int MOST_OF_A_KIND = 150;
-
   private static final Object LOADED = load();
 
   private final Service service;
@@ -192,7 +189,7 @@ public final class ServicePlanner {
         Wanted wanted = service.wanted().get(board.kinds.get(k));
         long most =
             Math.min(
-                Math.min(MOST_OF_A_KIND, wanted.count()),
+                Math.min(Service.MOST_OF_A_KIND, wanted.count()),
                 board.grid.grams() / board.reach.least(k));
         IntVar count = model.newIntVar(0, most, name + "." + k);
         own.add(count);
@@ -283,16 +280,27 @@ public final class ServicePlanner {
       cuts.add(place(boards.get(f), lost.sets().get(f)));
     }
     Mass left = lost(cuts);
-    // a set that was given up without looking could have been better
-    boolean exact = boards.stream().allMatch(board -> board.reach.isExact());
+    // a set that was given up without looking could have been better, and so could more crumbs
+    boolean exact =
+        boards.stream().allMatch(board -> board.reach.isExact())
+            && service.fillets().stream()
+                .allMatch(
+                    one ->
+                        one.kinds().stream()
+                            .noneMatch(kind -> service.isCrumbs(one.fillet(), kind)));
     Mass bound =
         exact ? Mass.ofGrams(Math.max(0, (long) Math.ceil(lost.bound() - ROUNDING))) : Mass.ZERO;
+    long most = exact ? (long) Math.floor(served.bound() + ROUNDING) : allOfIt();
     return new ServicePlan(
         service,
         cuts,
         left,
         bound.compareTo(left) < 0 ? bound : left,
-        Math.max(served.figure(), (long) Math.floor(served.bound() + ROUNDING)));
+        Math.max(served.figure(), most));
+  }
+
+  private long allOfIt() {
+    return service.wanted().stream().mapToLong(one -> one.count() * one.type().value()).sum();
   }
 
   /**

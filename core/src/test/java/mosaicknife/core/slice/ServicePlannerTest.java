@@ -132,7 +132,10 @@ public class ServicePlannerTest {
     assertTrue(plan.gap() >= 0);
     Service crumbs =
         new Service(List.of(bar(3000, 0, 0)), List.of(new Wanted(type("crumb", 5, 0, 0, 1), 5000)));
-    assertEquals(ServicePlanner.plan(crumbs, 1).served(), 150, "no fillet gives more of a kind");
+    assertFalse(crumbs.isWorkable(), "nobody cuts hundreds of one fillet");
+    ServicePlan some = ServicePlanner.plan(crumbs, 1);
+    assertEquals(some.served(), 150);
+    assertFalse(some.isProved(), "and then nothing is said to be the best");
   }
 
   @Test
