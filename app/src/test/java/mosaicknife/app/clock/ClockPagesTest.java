@@ -148,9 +148,6 @@ public class ClockPagesTest extends WithPages {
     assertEquals(placed(schedule, brew, "split").start(), 30 * 60 - all, 2, "no waiting between");
     String shown = page("maren", "/clock/day");
     assertTrue(shown.contains("Split heads and frames"), shown);
-    assertTrue(
-        Pattern.compile("Lantern House [0-9]+").matcher(shown).find(),
-        "a pair of hands without a name");
   }
 
   @Test
