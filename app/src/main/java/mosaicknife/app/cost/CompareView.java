@@ -83,7 +83,7 @@ record CompareView(String answer, List<Row> rows, Chart byYield, Chart byPrice) 
     return formats.say(
         "cost.said.cheapest",
         plated.get(0).name(),
-        formats.money(first),
+        "≈\u00a0" + formats.money(first),
         formats.money(next.minus(first)));
   }
 
@@ -98,7 +98,7 @@ record CompareView(String answer, List<Row> rows, Chart byYield, Chart byPrice) 
               LINES.get(i),
               one.name(),
               one.plate(comparison.serving())
-                  .map(plate -> about + formats.money(plate))
+                  .map(plate -> "≈\u00a0" + formats.money(plate))
                   .orElseGet(() -> formats.say("cost.said.no-whole-portion")),
               comparison
                   .range(one)

@@ -127,7 +127,7 @@ record CostView(
                   formats.serving(dish.portions().serving()),
                   dish.portions().count(),
                   formats.mass(dish.mass()),
-                  plate.map(formats::money).orElse("–"),
+                  plate.map(cost -> "≈\u00a0" + formats.money(cost)).orElse("–"),
                   share.map(formats::percent).orElse(""),
                   plate
                       .filter(cost -> limit.filter(one -> one.isPassedBy(cost)).isPresent())
@@ -195,10 +195,15 @@ record CostView(
         formats.say(rung.step()),
         note(rung, costs, formats),
         rung.mass().map(formats::mass).orElse(""),
-        formats.money(rung.money()),
-        rung.portion().map(formats::money).orElse(""),
+        about(rung.step()) + formats.money(rung.money()),
+        rung.portion().map(one -> about(rung.step()) + formats.money(one)).orElse(""),
         rung.price().map(formats::price).orElse(""),
         rung.mass().isEmpty() ? 0 : (int) Math.round(share * FULL_WIDTH));
+  }
+
+  /** The work in a plate is an estimate of the plan. */
+  private static String about(CostLadder.Step step) {
+    return step == CostLadder.Step.PLATE ? "≈\u00a0" : "";
   }
 
   private static String note(CostLadder.Rung rung, Optional<CostSheet> costs, Formats formats) {

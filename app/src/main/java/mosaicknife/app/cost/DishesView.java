@@ -9,6 +9,7 @@ import java.util.Optional;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.DishLimit;
+import mosaicknife.core.cost.FactorRange;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -81,7 +82,7 @@ record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
         costed.dish().name(),
         costed.dish().id(),
         costed.last().sheet().lot().id(),
-        formats.money(last),
+        "≈\u00a0" + formats.money(last),
         costed
             .dish()
             .price()
@@ -129,56 +130,42 @@ record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
         formats.money(cut.plate()));
   }
 
-  /** By fish and state: the mean of its lots, weighed by what was purchased. */
+  /** By fish and state. */
   private static List<FactorRow> factors(List<LotSheet> lately, Formats formats) {
     Map<String, List<LotSheet>> byFish = new LinkedHashMap<>();
     for (LotSheet sheet : lately) {
-      if (factor(sheet).isPresent()) {
-        byFish
-            .computeIfAbsent(
-                sheet.lot().species().code() + " " + sheet.lot().state(), key -> new ArrayList<>())
-            .add(sheet);
-      }
+      byFish
+          .computeIfAbsent(
+              sheet.lot().species().code() + " " + sheet.lot().state(), key -> new ArrayList<>())
+          .add(sheet);
     }
-    return byFish.values().stream().map(of -> factorRow(of, formats)).toList();
+    return byFish.values().stream().flatMap(of -> factorRow(of, formats).stream()).toList();
   }
 
-  private static Optional<Fraction> factor(LotSheet sheet) {
-    return sheet.costs(sheet.lot().costingMethod()).flatMap(CostSheet::costFactor);
-  }
-
-  private static FactorRow factorRow(List<LotSheet> of, Formats formats) {
+  private static Optional<FactorRow> factorRow(List<LotSheet> of, Formats formats) {
     LotSheet newest = of.get(0);
-    Fraction sum = Fraction.ZERO;
-    Fraction weight = Fraction.ZERO;
-    List<Fraction> all = new ArrayList<>();
-    for (LotSheet sheet : of) {
-      Fraction own = factor(sheet).orElseThrow();
-      Fraction kilograms = Fraction.of(sheet.lot().purchased().inKilograms());
-      all.add(own);
-      sum = sum.plus(own.multipliedBy(kilograms));
-      weight = weight.plus(kilograms);
-    }
-    all.sort(Fraction::compareTo);
-    Fraction mean = sum.dividedBy(weight);
-    return new FactorRow(
-        newest.lot().species().name(),
-        formats.say(newest.lot().state()),
-        of.size(),
-        number(mean, formats),
-        of.size() == 1
-            ? ""
-            : formats.say(
-                "cost.said.from-to",
-                number(all.get(0), formats),
-                number(all.get(all.size() - 1), formats)),
-        formats.say(
-            "cost.said.quick-sum",
-            formats.price(newest.lot().cost().price()),
-            number(mean, formats),
-            formats.price(
-                UnitPrice.ofPerKilogram(
-                    newest.lot().cost().price().perKilogram().multipliedBy(mean)))));
+    UnitPrice price = newest.lot().cost().price();
+    List<CostSheet> costs =
+        of.stream().flatMap(sheet -> sheet.costs(sheet.lot().costingMethod()).stream()).toList();
+    return FactorRange.of(costs)
+        .map(
+            range ->
+                new FactorRow(
+                    newest.lot().species().name(),
+                    formats.say(newest.lot().state()),
+                    of.size(),
+                    number(range.mean(), formats),
+                    of.size() == 1
+                        ? ""
+                        : formats.say(
+                            "cost.said.from-to",
+                            number(range.least(), formats),
+                            number(range.most(), formats)),
+                    formats.say(
+                        "cost.said.quick-sum",
+                        formats.price(price),
+                        number(range.mean(), formats),
+                        formats.price(range.times(price)))));
   }
 
   private static String number(Fraction fraction, Formats formats) {

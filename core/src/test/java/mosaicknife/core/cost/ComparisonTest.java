@@ -8,7 +8,9 @@ import static org.testng.Assert.assertTrue;
 
 import java.math.RoundingMode;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import mosaicknife.core.WorkedHake;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -121,6 +123,32 @@ public class ComparisonTest {
     assertEquals(two(range.get(0)), "3.89");
     assertEquals(two(range.get(1)), "5.00");
     assertEquals(both.range(both.contenders().get(0)), Optional.empty());
+  }
+
+  @Test
+  public void theFactorOfLotsIsWeighedByWhatWasInvoiced() {
+    // 1.86207 of 4.860 kg, and 2 × that of as much invoiced twice
+    CostSheet hake =
+        CostSheet.of(
+                CostingMethod.ALL_ON_THE_MAINS,
+                WorkedHake.breakdown(),
+                WorkedHake.COST,
+                Map.of(),
+                Mass.ofGrams(180))
+            .orElseThrow();
+    CostSheet dear =
+        CostSheet.of(
+                CostingMethod.ALL_ON_THE_MAINS,
+                WorkedHake.breakdown(),
+                LotCost.of(WorkedHake.price("11.40"), Mass.ofKilograms("9.720")),
+                Map.of(),
+                Mass.ofGrams(180))
+            .orElseThrow();
+    FactorRange both = FactorRange.of(List.of(hake, dear)).orElseThrow();
+    assertEquals(both.least().toDouble(), 1.86207, 1e-5);
+    assertEquals(both.most().toDouble(), 3.72414, 1e-5);
+    assertEquals(both.mean().toDouble(), (1.86207 + 2 * 3.72414) / 3, 1e-5);
+    assertEquals(FactorRange.of(List.of()), Optional.empty());
   }
 
   @Test
