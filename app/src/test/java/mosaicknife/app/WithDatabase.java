@@ -27,6 +27,7 @@ public abstract class WithDatabase extends AbstractTestNGSpringContextTests {
     registry.add("spring.datasource.password", TestDatabase::password);
     registry.add("mosaic.demo", () -> "true");
     registry.add("mosaic.scale.stand-in", () -> "true");
+    registry.add("mosaic.password-strength", () -> "4");
     registry.add("mosaic.clock.seconds", () -> "1.2");
     registry.add("mosaic.slice.seconds", () -> "0.5");
   }

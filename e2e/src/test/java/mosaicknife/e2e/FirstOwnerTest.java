@@ -1,13 +1,25 @@
 package mosaicknife.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
 
 import com.microsoft.playwright.Page;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.regex.Pattern;
+import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.account.Role;
+import mosaicknife.app.shared.Refusal;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.testng.annotations.Test;
 
 /** A house without demo: from the one-time link to the first fish. */
@@ -72,6 +84,55 @@ public class FirstOwnerTest extends InBrowser {
 
     page.navigate(address("/welcome?link=" + LINK));
     assertThat(page.locator(".alert-danger")).containsText("This link was used or has ended.");
+  }
+
+  /** In a house of its own, since for a moment it may have one owner only. */
+  @Test(dependsOnMethods = "theFirstOwnerFoundsTheHouseOnceAndReceivesTheFirstFish")
+  public void ofTwoOwnersWhoDemoteEachOtherAtOnceOneStays() throws Exception {
+    PeopleRegister people = bean(PeopleRegister.class);
+    long first = people.everybody().get(0).id();
+    long second =
+        asOwner(() -> people.add("second", "Second Owner", Role.OWNER, "port-sallow-demo").id());
+    ExecutorService both = Executors.newFixedThreadPool(2);
+    try {
+      for (int round = 0; round < 10; round++) {
+        List<Future<Boolean>> ends =
+            both.invokeAll(List.of(() -> demoted(people, first), () -> demoted(people, second)));
+        assertEquals((ends.get(0).get() ? 1 : 0) + (ends.get(1).get() ? 1 : 0), 1);
+        long gone = ends.get(0).get() ? first : second;
+        asOwner(
+            () -> {
+              people.changeRole(gone, Role.OWNER);
+              return gone;
+            });
+      }
+    } finally {
+      both.shutdownNow();
+    }
+  }
+
+  private static boolean demoted(PeopleRegister people, long whom) throws Exception {
+    try {
+      return asOwner(
+          () -> {
+            people.changeRole(whom, Role.LEARNER);
+            return true;
+          });
+    } catch (Refusal e) {
+      return false;
+    }
+  }
+
+  private static <T> T asOwner(Callable<T> work) throws Exception {
+    SecurityContextHolder.getContext()
+        .setAuthentication(
+            UsernamePasswordAuthenticationToken.authenticated(
+                "owner", null, List.of(new SimpleGrantedAuthority("MANAGE_HOUSE"))));
+    try {
+      return work.call();
+    } finally {
+      SecurityContextHolder.clearContext();
+    }
   }
 
   private static String sha256(String text) throws NoSuchAlgorithmException {

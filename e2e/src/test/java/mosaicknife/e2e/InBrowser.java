@@ -113,6 +113,7 @@ abstract class InBrowser {
           "--spring.datasource.url=" + url,
           "--spring.datasource.username=" + TestDatabase.user(),
           "--spring.datasource.password=" + TestDatabase.password(),
+          "--mosaic.password-strength=4",
           "--mosaic.demo=" + withDemo(),
           "--mosaic.scale.stand-in=" + withDemo());
     }

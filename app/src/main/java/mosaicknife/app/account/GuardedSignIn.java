@@ -2,16 +2,13 @@ package mosaicknife.app.account;
 
 import java.util.Locale;
 import java.util.concurrent.Semaphore;
-import mosaicknife.app.account.SignInGuard.Outcome;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.web.authentication.WebAuthenticationDetails;
 import org.springframework.stereotype.Component;
 
 /** Checks name and password, behind the {@link SignInGuard}. Pages and the API both come here. */
@@ -29,7 +26,7 @@ class GuardedSignIn implements AuthenticationProvider {
         new DaoAuthenticationProvider(
             name ->
                 people
-                    .findBySignIn(name.strip().toLowerCase(Locale.ROOT))
+                    .findBySignIn(name.replace("\0", "").strip().toLowerCase(Locale.ROOT))
                     .map(PersonEntity::toSignedIn)
                     .orElseThrow(() -> new UsernameNotFoundException("no such person")));
     this.passwords.setPasswordEncoder(encoder);
@@ -37,22 +34,14 @@ class GuardedSignIn implements AuthenticationProvider {
 
   @Override
   public Authentication authenticate(Authentication attempt) {
-    String name = attempt.getName();
-    String address =
-        attempt.getDetails() instanceof WebAuthenticationDetails details
-            ? details.getRemoteAddress()
-            : "unknown";
-    if (guard.isClosed(name, address)) {
-      throw new LockedException("too many tries");
-    }
-    try {
-      Authentication signedIn = oneAtATime(attempt);
-      guard.record(name, address, Outcome.SUCCEEDED);
-      return signedIn;
-    } catch (AuthenticationException e) {
-      guard.record(name, address, Outcome.FAILED);
-      throw e;
-    }
+    Visit visit = attempt.getDetails() instanceof Visit details ? details : new Visit("unknown");
+    long number =
+        guard
+            .admit(attempt.getName(), visit)
+            .orElseThrow(() -> new LockedException("too many tries"));
+    Authentication signedIn = oneAtATime(attempt);
+    guard.succeeded(number);
+    return signedIn;
   }
 
   /** A password takes a processor a while: a crowd at the door waits there, not at the bench. */

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.FieldName;
@@ -28,12 +29,22 @@ public class PeopleRegister {
 
   private final PersonRepository people;
   private final PasswordEncoder encoder;
+  private final SignInGuard guard;
+  private final KnownBrowsers browsers;
   private final JdbcClient jdbc;
   private final Clock clock;
 
-  PeopleRegister(PersonRepository people, PasswordEncoder encoder, JdbcClient jdbc, Clock clock) {
+  PeopleRegister(
+      PersonRepository people,
+      PasswordEncoder encoder,
+      SignInGuard guard,
+      KnownBrowsers browsers,
+      JdbcClient jdbc,
+      Clock clock) {
     this.people = people;
     this.encoder = encoder;
+    this.guard = guard;
+    this.browsers = browsers;
     this.jdbc = jdbc;
     this.clock = clock;
   }
@@ -104,6 +115,43 @@ public class PeopleRegister {
     PersonEntity person = get(id);
     person.changePassword(hash(password));
     signOutEverywhere(person);
+    browsers.forget(id);
+    guard.forgive(person.toPerson().signIn());
+  }
+
+  /**
+   * Gives the person who is signed in a new password; every other session and token of theirs ends.
+   *
+   * @param id the person
+   * @param password the new password
+   * @param session the session that goes on
+   * @throws Refusal if the password is too short
+   */
+  void changeOwnPassword(long id, String password, String session) {
+    PersonEntity person = get(id);
+    person.changePassword(hash(password));
+    signOut(person, session);
+  }
+
+  /**
+   * Makes an owner by the one-time link of whoever runs the machine: a new person, or one who is
+   * there already and gets a new password.
+   *
+   * @throws Refusal if a name is missing or the password too short
+   */
+  Person addOrMendOwner(String signIn, String name, String password) {
+    String key = signIn == null ? "" : signIn.strip().toLowerCase(Locale.ROOT);
+    Optional<PersonEntity> there = people.findBySignIn(key);
+    if (there.isEmpty()) {
+      return store(signIn, name, Role.OWNER, password);
+    }
+    PersonEntity person = there.get();
+    person.changePassword(hash(password));
+    person.changeRole(Role.OWNER);
+    person.switchOn();
+    signOutEverywhere(person);
+    guard.forgive(key);
+    return person.toPerson();
   }
 
   /**
@@ -118,6 +166,7 @@ public class PeopleRegister {
     keepAnOwner(person);
     person.switchOff();
     signOutEverywhere(person);
+    browsers.forget(id);
   }
 
   /**
@@ -167,16 +216,21 @@ public class PeopleRegister {
   }
 
   private void keepAnOwner(PersonEntity person) {
-    boolean owner = person.role() == Role.OWNER && person.isActive();
-    if (owner && people.countByRoleAndActiveTrue(Role.OWNER) == 1) {
+    // the rows stay locked: two owners who demote each other at once come one after the other
+    List<Long> owners = people.lockOwners();
+    if (owners.equals(List.of(person.id()))) {
       throw Refusal.ofInput("account.problem.a-house-has-at-least");
     }
   }
 
   /** Sessions and tokens carry the old rights, so they end. */
   private void signOutEverywhere(PersonEntity person) {
-    jdbc.sql("delete from spring_session where principal_name = ?")
-        .param(person.toPerson().signIn())
+    signOut(person, "");
+  }
+
+  private void signOut(PersonEntity person, String exceptSession) {
+    jdbc.sql("delete from spring_session where principal_name = ? and session_id <> ?")
+        .params(person.toPerson().signIn(), exceptSession)
         .update();
     jdbc.sql("delete from api_token where person_id = ?").param(person.id()).update();
   }

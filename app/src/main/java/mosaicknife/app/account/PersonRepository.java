@@ -17,7 +17,9 @@ interface PersonRepository extends Repository<PersonEntity, Long> {
 
   List<PersonEntity> findAllByOrderByName();
 
-  long countByRoleAndActiveTrue(Role role);
+  /** The owners who may sign in, by number; nobody else changes them before this one is done. */
+  @NativeQuery("select id from person where role = 'OWNER' and active order by id for update")
+  List<Long> lockOwners();
 
   long count();
 }

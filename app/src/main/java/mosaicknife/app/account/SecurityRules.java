@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -33,11 +34,10 @@ class SecurityRules {
   private static final String CONTENT_POLICY =
       "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self';"
           + " form-action 'self'; frame-ancestors 'none'";
-  private static final int BCRYPT_STRENGTH = 12;
 
   @Bean
-  PasswordEncoder passwordEncoder() {
-    return new BCryptPasswordEncoder(BCRYPT_STRENGTH);
+  PasswordEncoder passwordEncoder(@Value("${mosaic.password-strength}") int strength) {
+    return new BCryptPasswordEncoder(strength);
   }
 
   /** The API: tokens, no session, no cookies, so no CSRF token is needed. */
@@ -76,7 +76,7 @@ class SecurityRules {
 
   @Bean
   @Order(2)
-  SecurityFilterChain pages(HttpSecurity http) {
+  SecurityFilterChain pages(HttpSecurity http, KnownBrowsers browsers) {
     // GuardedSignIn is found as the one provider; named here as well, every failure would count
     // twice
     return http.csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()))
@@ -109,9 +109,14 @@ class SecurityRules {
                 form.loginPage("/sign-in")
                     .usernameParameter("name")
                     .passwordParameter("password")
+                    .authenticationDetailsSource(Visit::new)
                     .successHandler(
-                        (request, response, who) ->
-                            response.sendRedirect(safeNext(request.getParameter("next"))))
+                        (request, response, who) -> {
+                          if (who.getPrincipal() instanceof SignedIn person) {
+                            browsers.remember(request, response, person.id());
+                          }
+                          response.sendRedirect(safeNext(request.getParameter("next")));
+                        })
                     .failureHandler(
                         (request, response, e) ->
                             response.sendRedirect(

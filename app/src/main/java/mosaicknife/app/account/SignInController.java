@@ -33,6 +33,10 @@ class SignInController {
     return e instanceof LockedException ? TOO_MANY : WRONG;
   }
 
+  static String ownSentence(AuthenticationException e) {
+    return e instanceof LockedException ? TOO_MANY : "account.problem.present-password";
+  }
+
   @GetMapping("/sign-in")
   String signIn(
       @RequestParam(defaultValue = "/") String next,

@@ -2,12 +2,13 @@ package mosaicknife.app.account;
 
 import java.util.Collection;
 import java.util.List;
+import org.springframework.security.core.CredentialsContainer;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
 
 /** The person behind a request, as Spring Security keeps them in the session. */
-final class SignedIn implements UserDetails {
+final class SignedIn implements UserDetails, CredentialsContainer {
 
   private static final long serialVersionUID = 1L;
 
@@ -15,7 +16,10 @@ final class SignedIn implements UserDetails {
   private final String signIn;
   private final String name;
   private final Role role;
-  private final String passwordHash;
+
+  /** Needed for the moment of signing in, never stored with the session. */
+  private transient String passwordHash;
+
   private final boolean active;
 
   SignedIn(long id, String signIn, String name, Role role, String passwordHash, boolean active) {
@@ -55,6 +59,11 @@ final class SignedIn implements UserDetails {
   @Override
   public String getPassword() {
     return passwordHash;
+  }
+
+  @Override
+  public void eraseCredentials() {
+    passwordHash = null;
   }
 
   @Override

@@ -25,14 +25,20 @@ class WelcomeController {
 
   @GetMapping("/welcome")
   String welcome(@RequestParam String link, @ModelAttribute("form") WelcomeForm form, Model model) {
-    if (!links.isOpen(link)) {
-      throw Refusal.ofStale("account.problem.this-link-was-used-or");
-    }
-    return page(model, link);
+    return page(model, link, kindOf(link));
   }
 
-  private static String page(Model model, String link) {
+  private WelcomeLink.Kind kindOf(String link) {
+    return links
+        .find(link)
+        .orElseThrow(() -> Refusal.ofStale("account.problem.this-link-was-used-or"));
+  }
+
+  private static String page(Model model, String link, WelcomeLink.Kind kind) {
     model.addAttribute("link", link);
+    if (kind == WelcomeLink.Kind.OWNER) {
+      return "account/owner";
+    }
     model.addAttribute("zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
     return "account/welcome";
   }
@@ -43,13 +49,18 @@ class WelcomeController {
       @ModelAttribute("form") WelcomeForm form,
       Model model,
       HttpServletResponse response) {
+    WelcomeLink.Kind kind = kindOf(link);
     try {
-      links.use(link, form);
+      if (kind == WelcomeLink.Kind.OWNER) {
+        links.useForOwner(link, form);
+      } else {
+        links.use(link, form);
+      }
       return "redirect:/sign-in";
     } catch (Refusal refusal) {
       response.setStatus(422);
       model.addAttribute("sentence", words.say(refusal));
-      return page(model, link);
+      return page(model, link, kind);
     }
   }
 }

@@ -1,7 +1,13 @@
 package mosaicknife.app.account;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Clock;
+import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.Optional;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import org.slf4j.Logger;
@@ -15,9 +21,11 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Lets the first owner in: a link that works once, printed where the application was started.
+ * Lets an owner in: a link that works once, told where the application was started.
  *
- * <p>It is made anew at each start for as long as the house has nobody; older links then end.
+ * <p>The first owner's link is made anew at each start for as long as the house has nobody; older
+ * ones then end. A link for a house that lost its owner is made by {@code ./mosaic owner} and ends
+ * within the hour.
  */
 @Service
 public class WelcomeLink implements ApplicationRunner {
@@ -30,6 +38,7 @@ public class WelcomeLink implements ApplicationRunner {
   private final Clock clock;
   private final Environment environment;
   private final boolean demo;
+  private final String file;
 
   WelcomeLink(
       PeopleRegister people,
@@ -37,41 +46,119 @@ public class WelcomeLink implements ApplicationRunner {
       JdbcClient jdbc,
       Clock clock,
       Environment environment,
-      @Value("${mosaic.demo:false}") boolean demo) {
+      @Value("${mosaic.demo:false}") boolean demo,
+      @Value("${mosaic.link-file}") String file) {
     this.people = people;
     this.houses = houses;
     this.jdbc = jdbc;
     this.clock = clock;
     this.environment = environment;
     this.demo = demo;
+    this.file = file;
+  }
+
+  /** What a link does. */
+  enum Kind {
+    /** It founds the house. */
+    FIRST,
+    /** It makes an owner of a house that has people. */
+    OWNER
   }
 
   @Override
   public void run(ApplicationArguments args) {
-    if (!demo && people.isEmpty()) {
-      String port = environment.getProperty("local.server.port", "");
-      LOG.info("First owner: open http://127.0.0.1:{}/welcome?link={} (works once)", port, renew());
+    if (demo) {
+      return;
+    }
+    if (people.isEmpty()) {
+      tell(address() + "welcome?link=" + renew());
+    } else if (!file.isEmpty()) {
+      forget();
+    }
+  }
+
+  private String address() {
+    String address = environment.getProperty("server.address", "127.0.0.1");
+    String host = address.equals("0.0.0.0") || address.equals("::") ? "127.0.0.1" : address;
+    return "http://%s:%s/"
+        .formatted(
+            host.contains(":") ? "[" + host + "]" : host,
+            environment.getProperty("local.server.port", ""));
+  }
+
+  /** Into a file that only its owner may read, if there is one; a log is read by more people. */
+  private void tell(String link) {
+    if (file.isEmpty()) {
+      LOG.info("First owner: open {} (works once)", link);
+      return;
+    }
+    try {
+      Path path = Path.of(file);
+      Files.deleteIfExists(path);
+      Files.createFile(
+          path, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+      Files.writeString(path, link + "\n");
+      LOG.info("The link of the first owner is in {}", path.getFileName());
+    } catch (IOException | UnsupportedOperationException e) {
+      LOG.warn("The link of the first owner could not be written into its file", e);
+    }
+  }
+
+  private void forget() {
+    try {
+      Files.deleteIfExists(Path.of(file));
+    } catch (IOException e) {
+      LOG.debug("The file of a used link stays", e);
     }
   }
 
   @Transactional
   String renew() {
     String link = Secrets.fresh();
-    jdbc.sql("delete from welcome_link where used_at is null").update();
+    jdbc.sql("delete from welcome_link where used_at is null and kind = 'FIRST'").update();
     jdbc.sql("insert into welcome_link (token_hash, created_at) values (?, ?)")
         .params(Secrets.hash(link), clock.instant().atOffset(ZoneOffset.UTC))
         .update();
     return link;
   }
 
-  /** Returns whether a link still opens the door. */
+  /** Returns what a link does, if it still opens the door. */
   @Transactional(readOnly = true)
-  boolean isOpen(String link) {
-    return jdbc.sql("select count(*) from welcome_link where token_hash = ? and used_at is null")
-            .param(Secrets.hash(link))
-            .query(Long.class)
-            .single()
-        == 1;
+  Optional<Kind> find(String link) {
+    return jdbc.sql(
+            "select kind from welcome_link where token_hash = ? and used_at is null"
+                + " and (expires_at is null or expires_at > ?)")
+        .params(Secrets.hash(link), now())
+        .query(String.class)
+        .optional()
+        .map(Kind::valueOf);
+  }
+
+  private OffsetDateTime now() {
+    return clock.instant().atOffset(ZoneOffset.UTC);
+  }
+
+  private void spend(String link, Kind kind) {
+    int used =
+        jdbc.sql(
+                "update welcome_link set used_at = ? where token_hash = ? and used_at is null"
+                    + " and kind = ? and (expires_at is null or expires_at > ?)")
+            .params(now(), Secrets.hash(link), kind.name(), now())
+            .update();
+    if (used == 0) {
+      throw Refusal.ofStale("account.problem.this-link-was-used-or");
+    }
+  }
+
+  /**
+   * Makes an owner of a house that lost its own.
+   *
+   * @throws Refusal if the link does not work any more or something typed is not allowed
+   */
+  @Transactional
+  void useForOwner(String link, WelcomeForm form) {
+    spend(link, Kind.OWNER);
+    people.addOrMendOwner(form.signIn(), form.name(), form.password());
   }
 
   /**
@@ -81,14 +168,11 @@ public class WelcomeLink implements ApplicationRunner {
    */
   @Transactional
   void use(String link, WelcomeForm form) {
-    int used =
-        jdbc.sql("update welcome_link set used_at = ? where token_hash = ? and used_at is null")
-            .params(clock.instant().atOffset(ZoneOffset.UTC), Secrets.hash(link))
-            .update();
-    if (used == 0) {
-      throw Refusal.ofStale("account.problem.this-link-was-used-or");
-    }
+    spend(link, Kind.FIRST);
     houses.found(form.house(), form.venue(), form.currency(), form.zone());
     people.addFirstOwner(form.signIn(), form.name(), form.password());
+    if (!file.isEmpty()) {
+      forget();
+    }
   }
 }

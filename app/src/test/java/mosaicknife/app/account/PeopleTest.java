@@ -1,5 +1,8 @@
 package mosaicknife.app.account;
 
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNotEquals;
@@ -7,17 +10,26 @@ import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import jakarta.servlet.http.Cookie;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import mosaicknife.app.WithDatabase;
-import mosaicknife.app.account.SignInGuard.Outcome;
 import mosaicknife.app.account.TokenIssuer.IssuedToken;
+import mosaicknife.app.account.TokenIssuer.SignInRefused;
 import mosaicknife.app.shared.Refusal;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.access.AccessDeniedException;
+import org.springframework.test.web.servlet.MvcResult;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -92,7 +104,7 @@ public class PeopleTest extends WithDatabase {
     assertEquals(tokens.find(token.token()).map(SignedIn::id), Optional.of(leaver));
     people.as("adaeze", () -> book.switchOff(leaver));
     assertEquals(tokens.find(token.token()), Optional.empty());
-    assertThrows(Refusal.class, () -> tokens.issue("leaver", PASSWORD, "10.1.0.1"));
+    assertThrows(SignInRefused.class, () -> tokens.issue("leaver", PASSWORD, "10.1.0.1"));
     people.as("adaeze", () -> book.switchOn(leaver));
     assertTrue(tokens.find(tokens.issue("leaver", PASSWORD, "10.1.0.1").token()).isPresent());
   }
@@ -103,7 +115,7 @@ public class PeopleTest extends WithDatabase {
     IssuedToken token = tokens.issue("changer", PASSWORD, "10.1.0.2");
     people.as("adaeze", () -> book.changePassword(people.idOf("changer"), "another long password"));
     assertEquals(tokens.find(token.token()), Optional.empty());
-    assertThrows(Refusal.class, () -> tokens.issue("changer", PASSWORD, "10.1.0.2"));
+    assertThrows(SignInRefused.class, () -> tokens.issue("changer", PASSWORD, "10.1.0.2"));
     assertTrue(
         tokens
             .find(tokens.issue("changer", "another long password", "10.1.0.2").token())
@@ -130,42 +142,218 @@ public class PeopleTest extends WithDatabase {
   @Test
   public void theDoorClosesPerNameAndAddressPerAddressAndPerName() {
     fail("guessed-one", "10.2.0.1", 4);
-    assertFalse(guard.isClosed("guessed-one", "10.2.0.1"));
-    fail("guessed-one", "10.2.0.1", 1);
-    assertTrue(guard.isClosed("Guessed-One ", "10.2.0.1"), "case and spaces do not help");
-    assertFalse(guard.isClosed("guessed-one", "10.2.0.2"), "elsewhere one may still sign in");
+    assertTrue(guard.admit("guessed-one", at("10.2.0.1")).isPresent());
+    assertTrue(closed("Guessed-One ", "10.2.0.1"), "case and spaces do not help");
+    assertFalse(closed("guessed-one", "10.2.0.2"), "elsewhere one may still sign in");
 
     for (int i = 0; i < 20; i++) {
       fail("sprayed-" + i, "10.2.0.3", 1);
     }
-    assertTrue(guard.isClosed("somebody-new", "10.2.0.3"));
+    assertTrue(closed("somebody-new", "10.2.0.3"));
 
     for (int i = 0; i < 50; i++) {
       fail("wanted-by-all", "10.3.0." + i, 1);
     }
-    assertTrue(guard.isClosed("wanted-by-all", "10.9.9.9"));
+    assertTrue(closed("wanted-by-all", "10.9.9.9"));
   }
 
   @Test
   public void aSuccessOpensTheDoorAgain() {
     fail("forgetful", "10.2.0.4", 4);
-    guard.record("forgetful", "10.2.0.4", Outcome.SUCCEEDED);
+    guard.succeeded(guard.admit("forgetful", at("10.2.0.4")).orElseThrow());
     fail("forgetful", "10.2.0.4", 4);
-    assertFalse(guard.isClosed("forgetful", "10.2.0.4"));
+    assertFalse(closed("forgetful", "10.2.0.4"));
+  }
+
+  @Test
+  public void fortyWrongTriesAtOnceAreFiveTries() throws Exception {
+    ExecutorService crowd = Executors.newFixedThreadPool(8);
+    try {
+      List<Future<Boolean>> tries =
+          crowd.invokeAll(
+              Collections.nCopies(40, () -> guard.admit("crowded-at", at("10.2.0.5")).isPresent()));
+      int admitted = 0;
+      for (Future<Boolean> one : tries) {
+        admitted += one.get() ? 1 : 0;
+      }
+      assertEquals(admitted, 5);
+    } finally {
+      crowd.shutdownNow();
+    }
+  }
+
+  @Test
+  public void aBrowserThePersonSignedInWithStaysOpenWhateverStrangersDo() throws Exception {
+    people.as("adaeze", () -> book.add("regular", "A Regular", Role.BUTCHER, PASSWORD));
+    Cookie known = knownAfterSigningIn("regular", "10.2.0.6");
+    for (int i = 0; i < 50; i++) {
+      fail("regular", "10.2.0.6", 1);
+    }
+    assertTrue(closed("regular", "10.2.0.6"), "a stranger waits");
+    assertEquals(signIn("regular", PASSWORD, "10.2.0.6", null), "/sign-in?problem=many&next=%2F");
+    assertEquals(signIn("regular", PASSWORD, "10.2.0.6", known), "/");
+    for (int i = 0; i < 5; i++) {
+      assertEquals(
+          signIn("regular", "wrong", "10.2.0.6", known), "/sign-in?problem=wrong&next=%2F");
+    }
+    assertEquals(
+        signIn("regular", PASSWORD, "10.2.0.6", known),
+        "/sign-in?problem=many&next=%2F",
+        "the known browser has five tries, no more");
+    people.as("adaeze", () -> book.changePassword(people.idOf("regular"), "another long password"));
+    assertEquals(
+        signIn("regular", "another long password", "10.2.0.6", null),
+        "/",
+        "the owner's reset lifts it");
+  }
+
+  private Cookie knownAfterSigningIn(String name, String address) throws Exception {
+    return mvc.perform(signingIn(name, PASSWORD, address))
+        .andReturn()
+        .getResponse()
+        .getCookie("mosaic_known");
+  }
+
+  private String signIn(String name, String password, String address, Cookie known)
+      throws Exception {
+    MockHttpServletRequestBuilder request = signingIn(name, password, address);
+    return mvc.perform(known == null ? request : request.cookie(known))
+        .andReturn()
+        .getResponse()
+        .getRedirectedUrl();
+  }
+
+  private static MockHttpServletRequestBuilder signingIn(
+      String name, String password, String address) {
+    return post("/sign-in")
+        .param("name", name)
+        .param("password", password)
+        .with(csrf())
+        .with(
+            request -> {
+              request.setRemoteAddr(address);
+              return request;
+            });
+  }
+
+  @Test
+  public void noPasswordHashLiesInASession() throws Exception {
+    people.as("adaeze", () -> book.add("hashed", "Hashed", Role.BUTCHER, PASSWORD));
+    mvc.perform(signingIn("hashed", PASSWORD, "10.2.0.7"));
+    String hash =
+        jdbc.sql("select password_hash from person where sign_in = 'hashed'")
+            .query(String.class)
+            .single();
+    List<byte[]> kept =
+        jdbc.sql(
+                "select a.attribute_bytes from spring_session_attributes a join spring_session s on"
+                    + " s.primary_id = a.session_primary_id where s.principal_name = 'hashed'")
+            .query(byte[].class)
+            .list();
+    assertFalse(kept.isEmpty());
+    for (byte[] bytes : kept) {
+      assertFalse(new String(bytes, StandardCharsets.ISO_8859_1).contains(hash));
+    }
+  }
+
+  @Test
+  public void aLostOwnersLinkMakesAnOwnerOnceAndEndsWithinTheHour() {
+    link("for-a-new-owner", "now() + interval '1 hour'");
+    links.useForOwner("for-a-new-owner", owner("found-again", "Found Again"));
+    assertEquals(role("found-again"), Role.OWNER);
+    assertThrows(
+        Refusal.class,
+        () -> links.useForOwner("for-a-new-owner", owner("second-use", "Second Use")));
+    people.as("adaeze", () -> book.changeRole(people.idOf("found-again"), Role.LEARNER));
+    link("for-one-who-is-there", "now() + interval '1 hour'");
+    links.useForOwner("for-one-who-is-there", owner("Found-Again", ""));
+    assertEquals(role("found-again"), Role.OWNER);
+    people.as("adaeze", () -> book.changeRole(people.idOf("found-again"), Role.LEARNER));
+    link("too-late", "now() - interval '1 minute'");
+    assertEquals(links.find("too-late"), Optional.empty());
+    assertThrows(Refusal.class, () -> links.useForOwner("too-late", owner("late", "Late")));
+    assertThrows(Refusal.class, () -> links.use("too-late", owner("late", "Late")));
+  }
+
+  private void link(String link, String ends) {
+    jdbc.sql(
+            "insert into welcome_link (token_hash, created_at, kind, expires_at)"
+                + " values (?, now(), 'OWNER', "
+                + ends
+                + ")")
+        .param(Secrets.hash(link))
+        .update();
+  }
+
+  private static WelcomeForm owner(String signIn, String name) {
+    return new WelcomeForm(null, null, null, null, name, signIn, PASSWORD);
+  }
+
+  @Test
+  public void theOwnPasswordChangesBehindThePresentOneAndEndsTheRest() throws Exception {
+    people.as("adaeze", () -> book.add("careful", "A Careful One", Role.BUTCHER, PASSWORD));
+    Cookie here = sessionOf("careful");
+    Cookie there = sessionOf("careful");
+    IssuedToken token = tokens.issue("careful", PASSWORD, "10.2.0.8");
+    assertTrue(ownPassword(here, "not it", "a new long password").contains("present password"));
+    assertTrue(ownPassword(here, PASSWORD, "short").contains("at least 10"));
+    assertTrue(tokens.find(token.token()).isPresent(), "a refused change ends nothing");
+    assertTrue(ownPassword(here, PASSWORD, "a new long password").contains("is changed"));
+    assertEquals(tokens.find(token.token()), Optional.empty());
+    assertEquals(status(here), 200);
+    assertEquals(status(there), 302, "the other session is at the door");
+  }
+
+  private int status(Cookie session) throws Exception {
+    return mvc.perform(get("/me").cookie(session)).andReturn().getResponse().getStatus();
+  }
+
+  private Cookie sessionOf(String name) throws Exception {
+    return mvc.perform(signingIn(name, PASSWORD, "10.2.0.9"))
+        .andReturn()
+        .getResponse()
+        .getCookie("mosaic_session");
+  }
+
+  private String ownPassword(Cookie session, String present, String password) throws Exception {
+    MvcResult result =
+        mvc.perform(
+                post("/me/password")
+                    .cookie(session)
+                    .param("present", present)
+                    .param("password", password)
+                    .with(csrf()))
+            .andReturn();
+    return String.valueOf(result.getFlashMap());
+  }
+
+  @Test
+  public void aTokenIsListedWithItsLastUseAndEndedByItsPersonOnly() throws Exception {
+    people.as("adaeze", () -> book.add("program", "A Program", Role.LEARNER, PASSWORD));
+    IssuedToken token = tokens.issue("program", PASSWORD, "10.2.0.10");
+    OptionalLong program = OptionalLong.of(people.idOf("program"));
+    long id = tokens.held(program).get(0).id();
+    assertEquals(tokens.held(program).get(0).lastUsedAt(), Optional.empty());
+    tokens.find(token.token());
+    assertTrue(tokens.held(program).get(0).lastUsedAt().isPresent());
+    tokens.end(id, OptionalLong.of(people.idOf("maren")));
+    assertTrue(tokens.find(token.token()).isPresent(), "another's is not theirs to end");
+    tokens.end(id, program);
+    assertEquals(tokens.find(token.token()), Optional.empty());
   }
 
   @Test
   public void aWelcomeLinkDoesNotOpenAHouseThatHasItsOwner() {
     String link = links.renew();
-    assertTrue(links.isOpen(link));
-    assertFalse(links.isOpen("made-up"));
+    assertEquals(links.find(link), Optional.of(WelcomeLink.Kind.FIRST));
+    assertEquals(links.find("made-up"), Optional.empty());
     WelcomeForm form =
         new WelcomeForm("Another house", "Venue", "EUR", "UTC", "Intruder", "intruder", PASSWORD);
     assertThrows(Refusal.class, () -> links.use(link, form));
-    assertTrue(links.isOpen(link), "a refused use leaves the link as it was");
+    assertTrue(links.find(link).isPresent(), "a refused use leaves the link as it was");
     String newer = links.renew();
-    assertFalse(links.isOpen(link), "a newer link ends the older");
-    assertTrue(links.isOpen(newer));
+    assertFalse(links.find(link).isPresent(), "a newer link ends the older");
+    assertTrue(links.find(newer).isPresent());
   }
 
   @Test
@@ -179,8 +367,16 @@ public class PeopleTest extends WithDatabase {
 
   private void fail(String name, String address, int times) {
     for (int i = 0; i < times; i++) {
-      guard.record(name, address, Outcome.FAILED);
+      guard.admit(name, at(address));
     }
+  }
+
+  private boolean closed(String name, String address) {
+    return guard.admit(name, at(address)).isEmpty();
+  }
+
+  private static Visit at(String address) {
+    return new Visit(address);
   }
 
   private Role role(String signIn) {
