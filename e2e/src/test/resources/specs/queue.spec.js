@@ -84,6 +84,20 @@ describe("the queue", () => {
     expect(world.sent).toEqual(["a", "b"]);
   });
 
+  it("sets aside what the server stumbles over three times, and goes on with the next", async () => {
+    const fault = { kind: "fault", sentence: "The server stumbles." };
+    const world = bench([fault, fault, fault, DONE]);
+    await world.queue.start(3);
+    await world.queue.add(op("a"));
+    await world.queue.add(op("b"));
+    await world.later.shift()();
+    await world.later.shift()();
+    expect(world.sent).toEqual(["a", "a", "a", "b"]);
+    expect(world.queue.refused().map((o) => [o.id, o.refused])).toEqual([["a", "The server stumbles."]]);
+    expect(world.stored.map((o) => o.id)).toEqual(["a"]);
+    expect(world.queue.waiting()).toBe(0);
+  });
+
   it("keeps a late refusal to be read, sends it no more, and forgets it by hand", async () => {
     const world = bench([AWAY, { kind: "refused", sentence: "The lot is closed." }]);
     await world.queue.start(3);

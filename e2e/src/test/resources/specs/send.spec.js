@@ -32,6 +32,11 @@ describe("sending", () => {
     const dead = sender(() => null, WORDS, async () => { throw new TypeError("no network"); });
     expect((await dead(op())).kind).toBe("away");
   });
+  it("tells a fault of the server from a server that is not there, and a refusal from both", async () => {
+    for (const status of [429, 502, 503, 504, 507]) expect((await answering(status).send(op())).kind).toBe("away");
+    expect((await answering(500).send(op())).kind).toBe("fault");
+    expect((await answering(400).send(op())).kind).toBe("refused");
+  });
   it("tells an ended session, a stale page and a missing permission apart", async () => {
     expect(await answering(401, { headers: { "HX-Redirect": "/sign-in" } }).send(op()))
       .toEqual({ kind: "sign-in", to: "/sign-in" });

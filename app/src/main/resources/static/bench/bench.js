@@ -421,5 +421,13 @@ listen();
 showTray(tray(), word);
 showGuide();
 queue.start(model.person);
-navigator.serviceWorker?.register("/bench-worker.js", { scope: "/bench/" })
-  .catch(() => { /* without it only an open page works offline */ });
+byId("no-https").hidden = window.isSecureContext;
+const keepForOffline = async () => {
+  await navigator.serviceWorker.register("/bench-worker.js", { scope: "/bench/" });
+  const { active } = await navigator.serviceWorker.ready;
+  const parts = performance.getEntriesByType("resource").map((entry) => entry.name);
+  active.postMessage({ keep: [location.pathname, ...parts] });
+};
+if (navigator.serviceWorker) {
+  keepForOffline().catch(() => { /* without it only an open page works offline */ });
+}

@@ -3,6 +3,8 @@
 const AGAIN_MILLIS = [500, 1000, 2000, 3000];
 /** A refusal that comes later than this is not answered at once: it stays to be read. */
 const LATE_MILLIS = 6000;
+/** A weight the server stumbles over this often is set aside, so that the ones behind it go on. */
+const MOST_FAULTS = 3;
 
 /** One identifier for ever, also where the page has no secure context. */
 export const newId = () => {
@@ -105,13 +107,25 @@ export class Queue {
       case "stale-page":
         this.#listener({ stalePage: true });
         return false;
+      case "fault":
+        op.faults = (op.faults || 0) + 1;
+        if (op.faults < MOST_FAULTS) return this.#again();
+        this.#failures = 0;
+        await this.#keepRefused(op, result.sentence);
+        this.#listener({ refused: op, sentence: result.sentence, late: true });
+        return true;
       default:
-        this.#timer = this.#later(
-          () => this.flush(), AGAIN_MILLIS[Math.min(this.#failures, AGAIN_MILLIS.length - 1)]);
-        this.#failures++;
-        this.#listener({ away: true });
-        return false;
+        return this.#again();
     }
+  }
+
+  /** Tries later, longer each time. */
+  #again() {
+    this.#timer = this.#later(
+      () => this.flush(), AGAIN_MILLIS[Math.min(this.#failures, AGAIN_MILLIS.length - 1)]);
+    this.#failures++;
+    this.#listener({ away: true });
+    return false;
   }
 
   #next() {

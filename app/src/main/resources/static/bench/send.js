@@ -11,7 +11,7 @@ export const sentenceOf = (html) => {
 
 /**
  * Returns a function that sends an op: {kind: "done", html}, {kind: "refused", sentence, html},
- * {kind: "sign-in", to}, {kind: "stale-page"} or {kind: "away"}.
+ * {kind: "sign-in", to}, {kind: "stale-page"}, {kind: "fault", sentence} or {kind: "away"}.
  *
  * token: a function to the token of the form, {name, value} or null
  * words: what to say where the server's own words do not come through
@@ -44,7 +44,16 @@ export const sender = (token, words, fetching = (url, what) => fetch(url, what))
         return header("HX-Refresh") ? { kind: "stale-page" } : { kind: "refused", sentence: words["not-allowed"] };
       case 404:
       case 413: return { kind: "refused", sentence: words["unknown-lot"] };
-      default: return { kind: "away" };
+      // the server, its database or the room on its disk are not there for now: any weight would fail
+      case 429:
+      case 502:
+      case 503:
+      case 504:
+      case 507: return { kind: "away" };
+      default:
+        return answer.status >= 500
+          ? { kind: "fault", sentence: words["server-fault"] }
+          : { kind: "refused", sentence: words["not-taken"] };
     }
   } catch (e) {
     return { kind: "away" };

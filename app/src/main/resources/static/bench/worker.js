@@ -29,6 +29,17 @@ const keptElseFresh = async function (request) {
   return answer;
 };
 
+// The first visit was over before this worker could see it: the page names what it is made of.
+self.addEventListener("message", function (event) {
+  const wanted = (event.data && event.data.keep) || [];
+  event.waitUntil(Promise.all(wanted.map(function (address) {
+    const url = new URL(address, self.location.origin);
+    if (url.origin !== self.location.origin) return null;
+    if (isBench(url)) return freshElseKept(new Request(url.pathname, { credentials: "same-origin" }), url.pathname);
+    return isStatic(url) ? keptElseFresh(new Request(url.href)) : null;
+  })).catch(function () { /* what is missing is kept at the next visit */ }));
+});
+
 self.addEventListener("fetch", function (event) {
   const url = new URL(event.request.url);
   if (event.request.method !== "GET" || url.origin !== self.location.origin) return;

@@ -6,12 +6,14 @@ import static org.hamcrest.Matchers.hasSize;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import com.jayway.jsonpath.JsonPath;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.ResultActions;
@@ -164,7 +166,8 @@ public class ApiTest extends WithDatabase {
     mvc.perform(get("/api/v1/lots").header("Authorization", "Bearer made-up"))
         .andExpect(status().isUnauthorized());
     mvc.perform(json(post("/api/v1/tokens"), "{\"name\":\"ines\",\"password\":\"wrong\"}"))
-        .andExpect(status().isUnprocessableContent());
+        .andExpect(status().isUnauthorized())
+        .andExpect(content().contentType(MediaType.APPLICATION_PROBLEM_JSON));
     mvc.perform(as("ines", get("/api/v1/lots/1")))
         .andExpect(jsonPath("$.pricePerKilogram").value(11.4));
     mvc.perform(as("maren", get("/api/v1/lots/1")))
@@ -172,6 +175,76 @@ public class ApiTest extends WithDatabase {
         .andExpect(jsonPath("$.pricePerKilogram").doesNotExist());
     mvc.perform(as("maren", json(post("/api/v1/lots"), lot(UUID.randomUUID()))))
         .andExpect(status().isForbidden());
+  }
+
+  @Test
+  public void tooManyTriesAreToldWhenToComeBack() throws Exception {
+    String wrong = "{\"name\":\"guessed-by-program\",\"password\":\"wrong\"}";
+    for (int i = 0; i < 5; i++) {
+      mvc.perform(from("10.4.0.1", json(post("/api/v1/tokens"), wrong)))
+          .andExpect(status().isUnauthorized());
+    }
+    mvc.perform(from("10.4.0.1", json(post("/api/v1/tokens"), wrong)))
+        .andExpect(status().isTooManyRequests())
+        .andExpect(header().string("Retry-After", "900"));
+  }
+
+  private static MockHttpServletRequestBuilder from(
+      String address, MockHttpServletRequestBuilder request) {
+    return request.with(
+        sent -> {
+          sent.setRemoteAddr(address);
+          return sent;
+        });
+  }
+
+  @Test
+  public void anIdentifierIsAUuidAndMeansOneThingForEver() throws Exception {
+    UUID id = UUID.randomUUID();
+    mvc.perform(as("tobiah", json(post("/api/v1/lots"), lot(id).replace(id.toString(), "my-lot"))))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.id", containsString("UUID")));
+    String first =
+        mvc.perform(as("tobiah", json(post("/api/v1/lots"), lot(id))))
+            .andExpect(status().isCreated())
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    int lot = JsonPath.read(first, "$.id");
+    mvc.perform(as("tobiah", json(post("/api/v1/lots"), lot(id))))
+        .andExpect(status().isCreated())
+        .andExpect(jsonPath("$.id").value(lot));
+    mvc.perform(as("tobiah", json(post("/api/v1/lots"), lot(id).replace("3.950", "4.950"))))
+        .andExpect(status().isConflict());
+    String weighing =
+        "{\"id\":\"%s\",\"part\":\"head\",\"mass\":\"310 g\"}".formatted(UUID.randomUUID());
+    String address = "/api/v1/lots/" + lot + "/weighings";
+    mvc.perform(as("tobiah", json(post(address), weighing))).andExpect(status().isCreated());
+    mvc.perform(as("tobiah", json(post(address), weighing))).andExpect(status().isCreated());
+    for (String other :
+        List.of(weighing.replace("310 g", "311 g"), weighing.replace("\"head\"", "\"frame\""))) {
+      mvc.perform(as("tobiah", json(post(address), other))).andExpect(status().isConflict());
+    }
+    mvc.perform(as("tobiah", get(address))).andExpect(jsonPath("$.length()").value(1));
+  }
+
+  @Test
+  public void whatIsNotKnownIsRefusedAndNotIgnored() throws Exception {
+    for (String body :
+        List.of(
+            lot(UUID.randomUUID()).replace("\"note\"", "\"notes\"").replace("{", "{\"colour\":1,"),
+            "null",
+            "[]",
+            "{\"id\":")) {
+      mvc.perform(as("tobiah", json(post("/api/v1/lots"), body)))
+          .andExpect(status().isBadRequest());
+    }
+    mvc.perform(
+            as(
+                "tobiah",
+                json(post("/api/v1/lots"), lot(UUID.randomUUID()).replace("GUTTED", "SMOKED"))))
+        .andExpect(status().isUnprocessableContent())
+        .andExpect(jsonPath("$.fields.state").exists());
   }
 
   @Test

@@ -101,6 +101,10 @@ abstract class InBrowser {
     port = portOf(app);
   }
 
+  int port() {
+    return port;
+  }
+
   private static int portOf(ConfigurableApplicationContext instance) {
     return Integer.parseInt(instance.getEnvironment().getProperty("local.server.port", "0"));
   }

@@ -104,9 +104,10 @@ public class OutageTest {
     page.navigate(address("/bench/" + ALBACORE));
     signIn(page);
     assertThat(page.locator("#live-words")).hasText("empty");
-    // the worker that opens the bench offline needs one visit to take hold
-    page.waitForFunction("() => navigator.serviceWorker.controller !== null");
-    page.reload();
+    // the first visit is enough to open the bench while the server is away
+    page.waitForFunction(
+        "async () => [...await (await caches.open('bench-1')).keys()].length > 10"
+            + " && Boolean(await caches.match('/bench/7'))");
     type(page, "400 g");
     assertThat(page.locator("#said")).hasText("Fins and tail 400 g taken.");
 

@@ -76,7 +76,9 @@ class BenchPages {
           "tare",
           "tray",
           "not-allowed",
-          "unknown-lot");
+          "unknown-lot",
+          "not-taken",
+          "server-fault");
 
   private static final Duration SHORTEST_PACE = Duration.ofSeconds(10);
 

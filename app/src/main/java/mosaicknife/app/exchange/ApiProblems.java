@@ -3,6 +3,7 @@ package mosaicknife.app.exchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import mosaicknife.app.account.TokenIssuer.SignInRefused;
 import mosaicknife.app.shared.DatabaseTrouble;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
@@ -11,8 +12,11 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -45,6 +49,20 @@ class ApiProblems {
       problem.setProperty("fields", Map.of(refusal.field(), words.say(refusal)));
     }
     return problem;
+  }
+
+  /** A wrong name or password, or too many tries: then the answer says when to come back. */
+  @ExceptionHandler(SignInRefused.class)
+  ResponseEntity<ProblemDetail> notSignedIn(SignInRefused refused) {
+    HttpStatus status =
+        refused.isTooMany() ? HttpStatus.TOO_MANY_REQUESTS : HttpStatus.UNAUTHORIZED;
+    ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
+    if (refused.isTooMany()) {
+      answer.header(HttpHeaders.RETRY_AFTER, "900");
+    }
+    return answer
+        .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+        .body(problem(status, words.say(refused.key())));
   }
 
   @ExceptionHandler(FieldProblems.class)

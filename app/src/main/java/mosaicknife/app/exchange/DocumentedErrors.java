@@ -36,8 +36,15 @@ class DocumentedErrors {
     Map<String, String> errors = new TreeMap<>();
     Parameter[] parameters = method.getMethod().getParameters();
     errors.put("400", "Not readable: a name or a type is not as described here.");
-    errors.put("401", "No token, or one that has ended.");
-    errors.put("403", "The role of the token does not allow it.");
+    if (method.getBeanType() == TokenApi.class) {
+      errors.put("401", "A wrong name or password.");
+      errors.put("429", "Too many tries; Retry-After says when to come back.");
+    } else {
+      errors.put("401", "No token, or one that has ended.");
+      errors.put("403", "The role of the token does not allow it.");
+    }
+    errors.put("405", "This address does not take this method.");
+    errors.put("406", "It answers application/json only.");
     if (Arrays.stream(parameters).anyMatch(p -> p.isAnnotationPresent(PathVariable.class))) {
       errors.put("404", "There is no such lot.");
     }

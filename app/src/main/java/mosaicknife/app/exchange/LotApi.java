@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
@@ -16,7 +17,9 @@ import mosaicknife.app.exchange.ApiProblems.FieldProblems;
 import mosaicknife.app.lot.LotLine;
 import mosaicknife.app.lot.LotPage;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.Take;
@@ -46,6 +49,7 @@ class LotApi {
   private final LotSheets sheets;
   private final WeighingRecorder bench;
   private final CurrentPerson current;
+  private final Words words;
 
   LotApi(
       LotRegister lots,
@@ -53,13 +57,15 @@ class LotApi {
       ReceiptReader reader,
       LotSheets sheets,
       WeighingRecorder bench,
-      CurrentPerson current) {
+      CurrentPerson current,
+      Words words) {
     this.lots = lots;
     this.deliveries = deliveries;
     this.reader = reader;
     this.sheets = sheets;
     this.bench = bench;
     this.current = current;
+    this.words = words;
   }
 
   /**
@@ -143,6 +149,9 @@ class LotApi {
           "Masses and prices are texts with units, such as '4.860 kg' and '11.40/kg'. Send an id of"
               + " your own: a lot sent twice is one lot.")
   LotJson receive(@RequestBody ReceiptForm form) {
+    if (ClientIds.find(form.id()).isEmpty()) {
+      throw new FieldProblems(Map.of("id", words.say("exchange.problem.id")));
+    }
     ReceiptReader.ReadReceipt read = reader.read(form);
     return get(
         deliveries

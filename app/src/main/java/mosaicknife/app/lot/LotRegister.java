@@ -102,10 +102,10 @@ public class LotRegister {
   @PreAuthorize("hasAuthority('RECEIVE')")
   public Lot receive(Delivery delivery) {
     Optional<LotEntity> sentBefore = lots.findByClientId(delivery.clientId());
-    if (sentBefore.isPresent()) {
-      return toLot(sentBefore.get());
-    }
     Receipt receipt = delivery.receipt();
+    if (sentBefore.isPresent()) {
+      return same(toLot(sentBefore.get()), receipt);
+    }
     check(receipt);
     Named venue = houses.getVenue(delivery.venue());
     Named supplier = houses.addSupplier(receipt.supplier());
@@ -122,6 +122,17 @@ public class LotRegister {
     Lot lot = toLot(stored);
     events.publishEvent(new LotReceived(lot));
     return lot;
+  }
+
+  private static Lot same(Lot sent, Receipt receipt) {
+    boolean same =
+        sent.species().code().equals(receipt.species().code())
+            && sent.state() == receipt.state()
+            && sent.invoiced().equals(receipt.invoiced());
+    if (!same) {
+      throw Refusal.ofStale("lot.problem.id-of-another");
+    }
+    return sent;
   }
 
   private void check(Receipt receipt) {

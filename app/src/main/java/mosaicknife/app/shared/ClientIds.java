@@ -1,5 +1,6 @@
 package mosaicknife.app.shared;
 
+import java.util.Optional;
 import java.util.UUID;
 
 /** Identifiers that senders make, so that what is sent twice is stored once. */
@@ -14,10 +15,20 @@ public final class ClientIds {
    * @return the identifier, a fresh one if none was sent
    */
   public static UUID of(String typed) {
+    return find(typed).orElseGet(UUID::randomUUID);
+  }
+
+  /**
+   * Reads an identifier.
+   *
+   * @param typed what was sent
+   * @return the identifier; empty if it is none
+   */
+  public static Optional<UUID> find(String typed) {
     try {
-      return UUID.fromString(typed == null ? "" : typed);
+      return Optional.ofNullable(typed).filter(text -> text.length() == 36).map(UUID::fromString);
     } catch (IllegalArgumentException e) {
-      return UUID.randomUUID();
+      return Optional.empty();
     }
   }
 }

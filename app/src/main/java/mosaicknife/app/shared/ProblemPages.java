@@ -1,5 +1,6 @@
 package mosaicknife.app.shared;
 
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.UUID;
 import mosaicknife.core.quantity.QuantityFormatException;
@@ -11,11 +12,13 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Controller;
 import org.springframework.validation.BindException;
+import org.springframework.web.ErrorResponse;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
@@ -60,12 +63,26 @@ class ProblemPages {
 
   @ExceptionHandler({
     BindException.class,
+    MultipartException.class,
     MethodArgumentTypeMismatchException.class,
     MissingServletRequestParameterException.class
   })
   ModelAndView notUnderstood(HttpServletRequest request) {
     return page(
         request, HttpStatus.UNPROCESSABLE_CONTENT, words.say("shared.problem.not-understood"));
+  }
+
+  /** What the framework refuses before a page is asked, such as a form where a file is expected. */
+  @ExceptionHandler(ServletException.class)
+  ModelAndView notTaken(ServletException problem, HttpServletRequest request)
+      throws ServletException {
+    if (problem instanceof ErrorResponse answer && answer.getStatusCode().is4xxClientError()) {
+      return page(
+          request,
+          HttpStatus.valueOf(answer.getStatusCode().value()),
+          words.say("shared.problem.not-understood"));
+    }
+    throw problem;
   }
 
   @ExceptionHandler({NoResourceFoundException.class, HttpRequestMethodNotSupportedException.class})

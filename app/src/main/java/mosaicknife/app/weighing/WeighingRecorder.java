@@ -87,7 +87,10 @@ public class WeighingRecorder implements WeighedParts {
     PlaceRow at = place(take.lotId(), take.slot());
     Mass mass = take.entry().mass();
     List<WeighingEntity> links = weighings.findByPartId(at.getPart());
-    if (links.stream().anyMatch(link -> link.id().equals(take.id()))) {
+    Optional<WeighingEntity> sentBefore =
+        links.stream().filter(link -> link.id().equals(take.id())).findFirst();
+    if (sentBefore.isPresent()) {
+      checkSame(sentBefore.get(), take);
       return new Weighed(at.getName(), mass);
     }
     checkOpen(take.lotId(), at);
@@ -109,6 +112,13 @@ public class WeighingRecorder implements WeighedParts {
     }
     events.publishEvent(new LotChanged(take.lotId(), take.id().toString()));
     return new Weighed(at.getName(), mass);
+  }
+
+  /** An identifier means one weighing for ever; a sender that uses it twice would lose one. */
+  private static void checkSame(WeighingEntity sent, Take take) {
+    if (sent.fishNo() != take.fishNo() || !sent.mass().equals(Optional.of(take.entry().mass()))) {
+      throw Refusal.ofStale("weighing.problem.id-of-another");
+    }
   }
 
   /**

@@ -1,0 +1,75 @@
+package mosaicknife.app.shared;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.stream.Stream;
+import org.apache.tomcat.util.http.InvalidParameterException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.InvalidMediaTypeException;
+import org.springframework.stereotype.Component;
+import org.springframework.util.InvalidMimeTypeException;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.multipart.MultipartException;
+
+/**
+ * Answers for a request whose very form cannot be read: letters that are no UTF-8, an upload cut
+ * off, a content type that is none. Whoever looks at its first parameter trips over it, mostly
+ * before any page is chosen, so it is caught around them all.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 5)
+class UnreadableFilter extends OncePerRequestFilter {
+
+  private static final Logger LOG = LoggerFactory.getLogger(UnreadableFilter.class);
+
+  private final BareAnswer answers;
+  private final Words words;
+
+  UnreadableFilter(BareAnswer answers, Words words) {
+    this.answers = answers;
+    this.words = words;
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    try {
+      if (!isUpload(request)) {
+        // looked at once, here: later it would look like a fault of the page that trips over it
+        request.getParameterNames();
+      }
+      chain.doFilter(request, response);
+    } catch (ServletException | RuntimeException e) {
+      if (!isUnreadable(e) || response.isCommitted()) {
+        throw e;
+      }
+      LOG.debug("{} {} could not be read", request.getMethod(), request.getRequestURI(), e);
+      answers.send(
+          request, response, HttpStatus.BAD_REQUEST, words.say("shared.problem.unreadable"));
+    }
+  }
+
+  private static boolean isUpload(HttpServletRequest request) {
+    String type = request.getContentType();
+    return type != null && type.startsWith("multipart/");
+  }
+
+  private static boolean isUnreadable(Throwable e) {
+    return Stream.iterate(e, cause -> cause != null, Throwable::getCause)
+        .limit(20)
+        .anyMatch(
+            cause ->
+                cause instanceof InvalidParameterException
+                    || cause instanceof MultipartException
+                    || cause instanceof InvalidMediaTypeException
+                    || cause instanceof InvalidMimeTypeException);
+  }
+}

@@ -1,0 +1,34 @@
+package mosaicknife.e2e;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import mosaicknife.app.account.TokenIssuer;
+import org.testng.annotations.Test;
+
+/** Whatever is sent to whatever address, the application never answers with a fault of its own. */
+public class MalformedTest extends InBrowser {
+
+  @Test
+  public void nothingMalformedIsAFaultOfTheApplication() throws Exception {
+    List<Malformed.Request> requests = Malformed.all(app);
+    Visitor visitor = new Visitor(port(), "adaeze");
+    String bearer =
+        bean(TokenIssuer.class).issue("adaeze", "port-sallow-demo", "127.0.0.9").token();
+    List<String> faults = new ArrayList<>();
+    int understood = 0;
+    for (Malformed.Request request : requests) {
+      int status = visitor.raw(request, bearer);
+      if (status >= 500 || status == 0) {
+        faults.add(status + " " + request);
+      }
+      understood += status >= 200 && status < 400 ? 1 : 0;
+    }
+    assertTrue(requests.size() > 800, "only " + requests.size());
+    assertTrue(understood > 50, "a walk that is always turned away at the door shows nothing");
+    assertEquals(String.join("\n", faults), "", faults.size() + " of " + requests.size());
+    assertEquals(visitor.get("/").statusCode(), 200, "and it is well afterwards");
+  }
+}
