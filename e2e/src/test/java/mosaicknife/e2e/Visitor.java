@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.net.CookieManager;
+import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -80,12 +81,7 @@ final class Visitor {
     if (request.path().startsWith("/api/")) {
       head.append("Authorization: Bearer ").append(bearer).append("\r\n");
     } else {
-      head.append("X-XSRF-TOKEN: ").append(token).append("\r\nCookie: ");
-      head.append(
-          cookies.getCookieStore().getCookies().stream()
-              .map(cookie -> cookie.getName() + "=" + cookie.getValue())
-              .collect(Collectors.joining("; ")));
-      head.append("\r\n");
+      head.append("X-XSRF-TOKEN: ").append(token).append("\r\n").append(cookieLine());
     }
     if (!request.type().isEmpty()) {
       head.append("Content-Type: ").append(request.type()).append("\r\n");
@@ -102,6 +98,26 @@ final class Visitor {
       out.flush();
       return statusOf(socket.getInputStream());
     }
+  }
+
+  private String cookieLine() {
+    return cookies.getCookieStore().getCookies().stream()
+        .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+        .collect(Collectors.joining("; ", "Cookie: ", "\r\n"));
+  }
+
+  /**
+   * Opens a stream and leaves the reading of it to the caller; with a buffer as small as can be.
+   */
+  Socket stream(String path) throws IOException {
+    Socket socket = new Socket();
+    socket.setReceiveBufferSize(1024);
+    socket.connect(new InetSocketAddress("127.0.0.1", port));
+    String head =
+        "GET %s HTTP/1.1\r\nHost: 127.0.0.1:%d\r\nAccept: text/event-stream\r\n%s\r\n"
+            .formatted(path, port, cookieLine());
+    socket.getOutputStream().write(head.getBytes(StandardCharsets.ISO_8859_1));
+    return socket;
   }
 
   private static int statusOf(InputStream in) throws IOException {

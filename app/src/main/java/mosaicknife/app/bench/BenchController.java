@@ -1,6 +1,7 @@
 package mosaicknife.app.bench;
 
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -115,8 +116,14 @@ class BenchController {
   }
 
   @GetMapping(path = "/bench/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-  SseEmitter stream(@PathVariable long id, @RequestParam Optional<Long> tray) {
-    return stream.open(lots.get(id).id(), tray.flatMap(trays::find));
+  SseEmitter stream(
+      @PathVariable long id,
+      @RequestParam Optional<Long> tray,
+      HttpSession session,
+      HttpServletResponse response) {
+    // a proxy that gathers an answer before it passes it on would hold back the scale
+    response.setHeader("X-Accel-Buffering", "no");
+    return stream.open(lots.get(id).id(), tray.flatMap(trays::find), session.getId());
   }
 
   @PostMapping("/bench/{id}/weighings")

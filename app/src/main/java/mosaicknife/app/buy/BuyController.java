@@ -16,6 +16,7 @@ import mosaicknife.app.house.SupplierEditor;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Specification;
@@ -86,6 +87,7 @@ class BuyController {
         typed.get("litres"));
   }
 
+  @TakesLong
   @GetMapping("/buy/dishes/{id}")
   String plan(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
     PlanWish wish = PlanWish.of(typed.get("profile"), typed.get("per"), null, null, null);

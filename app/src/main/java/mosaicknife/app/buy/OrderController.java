@@ -9,6 +9,7 @@ import mosaicknife.app.shared.Csv;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.finding.Finding;
@@ -52,6 +53,7 @@ class OrderController {
     return "buy/order";
   }
 
+  @TakesLong
   @GetMapping("/buy/orders/{id}/sheet.pdf")
   ResponseEntity<byte[]> pdf(@PathVariable long id) {
     Order order = orders.get(id);

@@ -11,6 +11,7 @@ import mosaicknife.app.clock.Gathering.Gathered;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Paper;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.core.clock.Schedule;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -56,6 +57,7 @@ class ClockController {
   /** How many people and boards a venue has. */
   record Places(long venue, String name, int people, int boards, boolean anonymous) {}
 
+  @TakesLong
   @GetMapping("/clock")
   String clock(Model model) {
     Map<Long, UseBook.Room> rooms = uses.rooms();
@@ -92,6 +94,7 @@ class ClockController {
   }
 
   /** The day alone: the solver may take a second, and the page does not wait for it. */
+  @TakesLong
   @GetMapping("/clock/day")
   String day(Model model) {
     show(view(), model);
@@ -107,6 +110,7 @@ class ClockController {
   }
 
   /** What would help; each way is a day of its own to be placed, so it comes after the day. */
+  @TakesLong
   @GetMapping("/clock/ways")
   String ways(Model model) {
     ClockView view = view();
@@ -128,6 +132,7 @@ class ClockController {
     return "clock/next :: next";
   }
 
+  @TakesLong
   @GetMapping("/clock/wall.pdf")
   ResponseEntity<byte[]> wall() {
     ClockView view = view();

@@ -14,6 +14,7 @@ import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Form;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.clock.Skill;
@@ -166,6 +167,7 @@ class DoingController {
 
   /** Puts a task where it was dragged to, in seconds, and answers with the day as it is then. */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @TakesLong
   @PostMapping("/clock/drag")
   String drag(
       @RequestParam(defaultValue = "") String task,

@@ -10,6 +10,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Csv;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.cost.CostLadder;
 import mosaicknife.core.lot.LotSheet;
@@ -35,6 +36,7 @@ class SheetController {
     this.paper = paper;
   }
 
+  @TakesLong
   @GetMapping("/cost/{id}/sheet.pdf")
   ResponseEntity<byte[]> pdf(@PathVariable long id) {
     LotSheet sheet = sheets.get(id);

@@ -28,6 +28,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.ServingForm;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.use.UsualPurposes;
 import mosaicknife.app.weighing.LotSheets;
@@ -260,6 +261,7 @@ class PlanController {
     return change(id, "#ways", later, () -> ways.forget(way));
   }
 
+  @TakesLong
   @GetMapping(path = "/plan/{id}/sheet.pdf")
   ResponseEntity<byte[]> print(@PathVariable long id) {
     LotSheet sheet = sheets.get(id);

@@ -21,6 +21,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Saying;
@@ -228,9 +229,12 @@ class LotController {
       @RequestParam String amount,
       RedirectAttributes later) {
     try {
-      claims.settle(claim, version, status, ClaimForm.money(amount, formats()));
+      claims.settle(id, claim, version, status, ClaimForm.money(amount, formats()));
       later.addFlashAttribute("done", words.say("dock.said.claim-" + status));
     } catch (Refusal refusal) {
+      if (refusal.kind() == Refusal.Kind.MISSING) {
+        throw refusal;
+      }
       later.addFlashAttribute("sentence", words.say(refusal));
     }
     return "redirect:/dock/" + id + "#claims";
@@ -238,6 +242,7 @@ class LotController {
 
   /** It shows the price, so it is for those who see costs. */
   @PreAuthorize("hasAuthority('SEE_COSTS')")
+  @TakesLong
   @GetMapping("/dock/{id}/claims/{claim}/sheet.pdf")
   ResponseEntity<byte[]> claimSheet(@PathVariable long id, @PathVariable long claim) {
     Lot lot = lots.get(id);

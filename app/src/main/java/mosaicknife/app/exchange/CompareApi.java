@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.exchange.CompareRequest.ContenderRequest;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.cost.Comparison;
 import mosaicknife.core.cost.Contender;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Compares fish that nobody stored. */
 @RestController
+@TakesLong
 @Tag(name = "Evaluation")
 class CompareApi {
 

@@ -12,6 +12,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.exchange.OrderRequest.OfferRequest;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Specification;
@@ -31,6 +32,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Turns a wish and offers that nobody stored into numbers of fish. */
 @RestController
+@TakesLong
 @Tag(name = "Evaluation")
 class OrderApi {
 

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import mosaicknife.app.exchange.PatternsRequest.FilletRequest;
 import mosaicknife.app.exchange.PatternsRequest.WantedRequest;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.slice.Fillet;
 import mosaicknife.core.slice.Service;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Shares fillets out to a demand that nobody stored. */
 @RestController
+@TakesLong
 @Tag(name = "Evaluation")
 class PatternsApi {
 

@@ -19,6 +19,7 @@ import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.quantity.ExactMoney;
@@ -88,6 +89,7 @@ class HomesController {
     return houses.house().formats();
   }
 
+  @TakesLong
   @GetMapping("/uses")
   String uses(Model model) {
     PlanQuestion question = planner.question();
@@ -109,6 +111,7 @@ class HomesController {
   }
 
   /** The plan alone: it may take seconds, and the page does not wait for it. */
+  @TakesLong
   @GetMapping("/uses/plan")
   String plan(Model model) {
     ExactMoney labour = houses.house().labourPerHour();

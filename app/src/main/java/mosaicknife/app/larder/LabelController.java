@@ -11,6 +11,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SquareCode;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.larder.Item;
 import org.springframework.http.MediaType;
@@ -82,6 +83,7 @@ class LabelController {
   }
 
   /** A sheet with the labels of some items, or of all that lie on shelves. */
+  @TakesLong
   @GetMapping("/larder/labels.pdf")
   ResponseEntity<byte[]> sheet(@RequestParam(defaultValue = "") String codes) {
     List<Item> items =

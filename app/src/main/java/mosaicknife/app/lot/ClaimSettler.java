@@ -118,18 +118,21 @@ public class ClaimSettler {
   /**
    * Settles a claim: what the supplier credits, or that it is given up.
    *
+   * @param lotId the lot at whose address it is settled
    * @param id its number
    * @param version the version the page showed
    * @param status credited or given up, or asked again
    * @param amount what is credited, which may be less than was asked
-   * @throws Refusal if the page was stale or more is credited than the lot cost
+   * @throws Refusal if the lot has no such claim, the page was stale or more is credited than the
+   *     lot cost
    */
   @PreAuthorize("hasAuthority('SEE_COSTS')")
-  public void settle(long id, int version, Claim.Status status, ExactMoney amount) {
+  public void settle(long lotId, long id, int version, Claim.Status status, ExactMoney amount) {
     ClaimEntity claim =
         claims
             .findById(id)
-            .orElseThrow(() -> Refusal.ofMissing("lot.problem.there-is-no-such-claim"));
+            .filter(one -> one.lotId() == lotId)
+            .orElseThrow(() -> Refusal.ofMissing("lot.problem.this-lot-has-no-such"));
     if (claim.version() != version) {
       throw Refusal.ofStale("lot.problem.someone-else-settled-this-claim");
     }

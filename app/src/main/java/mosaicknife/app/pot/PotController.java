@@ -28,6 +28,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.heat.CoolingRule;
@@ -442,6 +443,7 @@ class PotController {
   }
 
   /** The log of the cooling, to file. */
+  @TakesLong
   @GetMapping("/pot/{id}/cooling.pdf")
   ResponseEntity<byte[]> log(@PathVariable long id) {
     Brew brew = book.find(id).orElseThrow(() -> Refusal.ofMissing("pot.problem.no-such-batch"));

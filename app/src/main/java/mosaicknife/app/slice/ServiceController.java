@@ -8,6 +8,7 @@ import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.slice.ServicePlan;
 import mosaicknife.core.slice.ServicePlanner;
@@ -43,6 +44,7 @@ class ServiceController {
     this.weighed = weighed;
   }
 
+  @TakesLong
   @GetMapping("/slice")
   String service(@RequestParam Map<String, String> typed, Model model) {
     Formats formats = houses.house().formats();
@@ -87,6 +89,7 @@ class ServiceController {
   }
 
   /** The list by dish. */
+  @TakesLong
   @GetMapping("/slice/service.pdf")
   ResponseEntity<byte[]> list(@RequestParam Map<String, String> typed) {
     Named venue = venue(typed);

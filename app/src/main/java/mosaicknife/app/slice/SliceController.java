@@ -11,6 +11,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.lot.LotSheet;
@@ -173,6 +174,7 @@ class SliceController {
   }
 
   /** Every portion of the lot, to be hung beside the board and to go along to the pass. */
+  @TakesLong
   @GetMapping("/slice/{id}/portions.pdf")
   ResponseEntity<byte[]> list(@PathVariable long id, @RequestParam Map<String, String> typed) {
     LotSheet sheet = sheets.get(id);
@@ -184,6 +186,7 @@ class SliceController {
   }
 
   /** A label for every portion of the lot. */
+  @TakesLong
   @GetMapping("/slice/{id}/labels.pdf")
   ResponseEntity<byte[]> labels(@PathVariable long id, @RequestParam Map<String, String> typed) {
     LotSheet sheet = sheets.get(id);

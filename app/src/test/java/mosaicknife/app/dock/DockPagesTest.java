@@ -308,12 +308,17 @@ public class DockPagesTest extends WithPages {
           assertEquals(money(lots.get(lot).cost().total()), "40.00", "asked is not credited");
           assertEquals(money(claims.of(lot).get(0).amount()), "5.00", "500 g at 10.00");
           int version = claims.of(lot).get(0).version();
-          claims.settle(claim, version, Claim.Status.CREDITED, euros("4.20"));
+          Refusal elsewhere =
+              expectThrows(
+                  Refusal.class,
+                  () -> claims.settle(1, claim, version, Claim.Status.CREDITED, euros("4.20")));
+          assertEquals(elsewhere.kind(), Refusal.Kind.MISSING, "at the address of another lot");
+          claims.settle(lot, claim, version, Claim.Status.CREDITED, euros("4.20"));
           assertEquals(money(lots.get(lot).cost().total()), "35.80");
           Refusal stale =
               expectThrows(
                   Refusal.class,
-                  () -> claims.settle(claim, version, Claim.Status.DROPPED, euros("4.20")));
+                  () -> claims.settle(lot, claim, version, Claim.Status.DROPPED, euros("4.20")));
           assertEquals(stale.kind(), Refusal.Kind.STALE);
           ClaimSettler.Asked all =
               new ClaimSettler.Asked(
