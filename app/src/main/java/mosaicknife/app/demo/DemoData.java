@@ -1,5 +1,6 @@
 package mosaicknife.app.demo;
 
+import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
@@ -116,14 +117,21 @@ class DemoData implements ApplicationRunner {
 
   private void load() {
     houses.found("Saltmarsh Row", "Lantern House", "EUR", "UTC");
-    Named lantern = houses.addVenue("Lantern House");
-    Named counter = houses.addVenue("Low Tide Counter");
     people.add();
-    // the trays beside the scale, made up like everything here
-    trays.add("Small dish", "96 g");
-    trays.add("Steel tray", "212 g");
-    trays.add("Deep tray", "385 g");
-    trays.add("Blue tub", "640 g");
+    List<Named> venues = new ArrayList<>();
+    people.as(
+        "adaeze",
+        () -> {
+          venues.add(houses.addVenue("Lantern House"));
+          venues.add(houses.addVenue("Low Tide Counter"));
+          // the trays beside the scale, made up like everything here
+          trays.add("Small dish", "96 g");
+          trays.add("Steel tray", "212 g");
+          trays.add("Deep tray", "385 g");
+          trays.add("Blue tub", "640 g");
+        });
+    Named lantern = venues.get(0);
+    Named counter = venues.get(1);
     people.as(
         "tobiah",
         () -> {

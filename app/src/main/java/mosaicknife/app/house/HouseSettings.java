@@ -223,6 +223,7 @@ public class HouseSettings {
    * @return the venue
    * @throws Refusal if the name is missing or too long
    */
+  @PreAuthorize("hasAuthority('MANAGE_HOUSE')")
   public Named addVenue(String typed) {
     String name = PlainText.needed(typed, LONGEST_NAME, "venue", FieldName.VENUE);
     return venues

@@ -9,6 +9,7 @@ import mosaicknife.core.breakdown.Tray;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -57,6 +58,7 @@ public class TrayEditor {
    * @param typedMass what it weighs, as typed
    * @throws Refusal if a name is missing or taken, or the mass is none
    */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void add(String typedName, String typedMass) {
     String name = PlainText.needed(typedName, LONGEST_NAME, "tray", FieldName.TRAY);
     if (trays.existsByActiveTrueAndNameIgnoreCase(name)) {
@@ -82,6 +84,7 @@ public class TrayEditor {
    *
    * @param id its number
    */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void putAway(long id) {
     trays.findById(id).filter(TrayEntity::isInUse).ifPresent(TrayEntity::putAway);
   }

@@ -9,6 +9,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.lot.Division;
 import mosaicknife.core.lot.Lot;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -109,6 +110,7 @@ public class Divisions {
    * @return the number of the new lot
    * @throws Refusal if the page was stale
    */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public long divide(
       UUID clientId, Lot lot, int version, List<Integer> numbers, Division division) {
     LotEntity from = register.fresh(lot.id(), version);
@@ -161,6 +163,7 @@ public class Divisions {
    * @param from the lot they came from
    * @throws Refusal if something was claimed or filed for the lot since
    */
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void putBack(Lot taken, Lot from) {
     boolean papers = !taken.papers().records().isEmpty() || !taken.papers().exemptions().isEmpty();
     boolean filed = evidence.countByLotId(taken.id()) > 0 || inspections.existsByLotId(taken.id());

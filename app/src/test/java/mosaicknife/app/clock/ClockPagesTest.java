@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
@@ -207,7 +208,7 @@ public class ClockPagesTest extends WithPages {
 
   @Test
   public void oneOnTheRotaStandsForTheHandsWithoutAName() throws Exception {
-    long venue = houses.addVenue("Rota " + UUID.randomUUID().toString().substring(0, 6)).id();
+    long venue = venue("Rota " + UUID.randomUUID().toString().substring(0, 6));
     long tobiah = person("tobiah");
     String[] form = {
       "person",
@@ -260,7 +261,7 @@ public class ClockPagesTest extends WithPages {
 
   @Test
   public void aServiceIsHeldChangedAndTakenAway() throws Exception {
-    long venue = houses.addVenue("Serves " + UUID.randomUUID().toString().substring(0, 6)).id();
+    long venue = venue("Serves " + UUID.randomUUID().toString().substring(0, 6));
     String[] form = {"venue", "" + venue, "name", "<b>Brunch</b>", "at", "10:30", "day-7", "on"};
     String shown = follow("ines", "/clock/services", form);
     assertTrue(shown.contains("&lt;b&gt;Brunch&lt;/b&gt;"), shown);
@@ -471,5 +472,11 @@ public class ClockPagesTest extends WithPages {
     try (PDDocument paper = Loader.loadPDF(pdf)) {
       assertTrue(new PDFTextStripper().getText(paper).contains(name));
     }
+  }
+
+  private long venue(String name) {
+    AtomicLong number = new AtomicLong();
+    people.as("adaeze", () -> number.set(houses.addVenue(name).id()));
+    return number.get();
   }
 }
