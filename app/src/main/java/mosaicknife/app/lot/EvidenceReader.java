@@ -10,7 +10,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.concurrent.Semaphore;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import mosaicknife.app.shared.Refusal;
@@ -25,6 +27,7 @@ public final class EvidenceReader {
   private static final long MOST_PIXELS = 60_000_000;
   private static final int THUMBNAIL = 320;
   private static final int TAIL = 2048;
+  private static final Semaphore DECODING = new Semaphore(1, true);
   private static final String NOT_ONE = "lot.problem.this-is-not-a-jpeg";
 
   private EvidenceReader() {}
@@ -84,11 +87,24 @@ public final class EvidenceReader {
         if (pixels > MOST_PIXELS) {
           throw Refusal.ofField("file", "lot.problem.the-picture-has-more-than");
         }
-        BufferedImage image = reader.read(0);
+        BufferedImage image = read(reader);
         return new Checked("image/" + format, content, thumbnail(image));
       } finally {
         reader.dispose();
       }
+    }
+  }
+
+  /** One at a time, and only as many of its pixels as the small picture needs. */
+  private static BufferedImage read(ImageReader reader) throws IOException {
+    DECODING.acquireUninterruptibly();
+    try {
+      int step = Math.max(1, Math.max(reader.getWidth(0), reader.getHeight(0)) / (2 * THUMBNAIL));
+      ImageReadParam sparse = reader.getDefaultReadParam();
+      sparse.setSourceSubsampling(step, step, 0, 0);
+      return reader.read(0, sparse);
+    } finally {
+      DECODING.release();
     }
   }
 

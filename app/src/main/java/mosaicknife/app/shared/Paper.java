@@ -39,12 +39,16 @@ public class Paper {
    * @return the PDF
    */
   public byte[] print(String template, Map<String, Object> model) {
-    String page = templates.process(template, new Context(LocaleContextHolder.getLocale(), model));
+    String page =
+        PrintedText.fit(
+            templates.process(template, new Context(LocaleContextHolder.getLocale(), model)));
     ByteArrayOutputStream pdf = new ByteArrayOutputStream();
     try {
       new PdfRendererBuilder()
-          .useFont(() -> font(PLAIN), "Atkinson", PLAIN, FontStyle.NORMAL, true)
-          .useFont(() -> font(BOLD), "Atkinson", BOLD, FontStyle.NORMAL, true)
+          .useFont(() -> font(PrintedText.OWN), "Atkinson", PLAIN, FontStyle.NORMAL, true)
+          .useFont(() -> font(PrintedText.OWN_BOLD), "Atkinson", BOLD, FontStyle.NORMAL, true)
+          .useFont(() -> font(PrintedText.WIDE), "DejaVu", PLAIN, FontStyle.NORMAL, true)
+          .useFont(() -> font(PrintedText.WIDE_BOLD), "DejaVu", BOLD, FontStyle.NORMAL, true)
           .useSVGDrawer(new BatikSVGDrawer())
           .usePdfUaAccessibility(true)
           .withHtmlContent(page, "classpath:/")
@@ -56,10 +60,9 @@ public class Paper {
     return pdf.toByteArray();
   }
 
-  private static InputStream font(int weight) {
+  private static InputStream font(String name) {
     try {
-      return new ClassPathResource("paper-fonts/atkinson-hyperlegible-" + weight + ".ttf")
-          .getInputStream();
+      return new ClassPathResource(name).getInputStream();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicReference;
 import javax.imageio.ImageIO;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.buy.Order;
@@ -50,10 +51,14 @@ import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.safety.Sign;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.jsoup.Jsoup;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.mock.web.MockHttpServletResponse;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -341,6 +346,36 @@ public class DockPagesTest extends WithPages {
             .getResponse()
             .getContentAsByteArray();
     assertEquals(new String(sheet, 0, 5, StandardCharsets.ISO_8859_1), "%PDF-");
+  }
+
+  @Test
+  public void whateverIsTypedComesOutOnPaper() throws Exception {
+    AtomicReference<String> address = new AtomicReference<>();
+    people.as(
+        "ines",
+        () -> {
+          long lot = receive("hake", 2, "4.0", Arrival.UNASKED).id();
+          long claim =
+              claims.ask(
+                  lot,
+                  new ClaimSettler.Asked(
+                      UUID.randomUUID(),
+                      Claim.Kind.QUALITY,
+                      Optional.of(Mass.ofGrams(500)),
+                      Optional.empty(),
+                      "щука μπακαλιάρος łosoś 鱈 \uD83D\uDC1F a\uFFFEb e\u200Df <b>&"));
+          address.set("/dock/%d/claims/%d/sheet.pdf".formatted(lot, claim));
+        });
+    MockHttpServletResponse answer =
+        mvc.perform(get(address.get()).cookie(session("ines"))).andReturn().getResponse();
+    assertEquals(answer.getStatus(), 200);
+    try (PDDocument pdf = Loader.loadPDF(answer.getContentAsByteArray())) {
+      String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
+      assertTrue(
+          text.contains("щука μπακαλιάρος łosoś □ □ a□b ef <b>&"),
+          "letters, or a box that is seen: " + text);
+      assertFalse(text.contains("#"), text);
+    }
   }
 
   @Test
