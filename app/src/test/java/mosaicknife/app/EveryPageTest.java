@@ -151,6 +151,8 @@ public class EveryPageTest extends WithPages {
       {"/clock"},
       {"/house/people"},
       {"/house/units"},
+      {"/house/upkeep"},
+      {"/me"},
       {"/house/venues"},
       {"/house/suppliers"},
       {"/house/trays"},

@@ -60,6 +60,8 @@ public class PagesTest extends WithDatabase {
       {"/house", 302, 302, 403, 403},
       {"/house/people", 200, 403, 403, 403},
       {"/house/units", 200, 403, 403, 403},
+      {"/house/upkeep", 200, 403, 403, 403},
+      {"/me", 200, 200, 200, 200},
       {"/house/venues", 200, 403, 403, 403},
       {"/house/suppliers", 200, 200, 403, 403},
       {"/house/trays", 200, 200, 403, 403},

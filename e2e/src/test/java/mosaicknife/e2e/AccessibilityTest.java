@@ -47,6 +47,8 @@ public class AccessibilityTest extends InBrowser {
           "/uses/2",
           "/house/people",
           "/house/units",
+          "/house/upkeep",
+          "/me",
           "/house/suppliers",
           "/house/trays",
           "/dock",

@@ -94,7 +94,8 @@ class SecurityRules {
                     .permitAll()
                     .requestMatchers("/cost/**")
                     .hasAuthority(Permission.SEE_COSTS.name())
-                    .requestMatchers("/house/people/**", "/house/units", "/house/venues")
+                    .requestMatchers(
+                        "/house/people/**", "/house/units", "/house/venues", "/house/upkeep")
                     .hasAuthority(Permission.MANAGE_HOUSE.name())
                     .requestMatchers("/house/**")
                     .hasAuthority(Permission.EDIT_CATALOGUE.name())

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.Map;
 import mosaicknife.app.device.Scale;
+import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Season.Hemisphere;
@@ -28,11 +29,18 @@ class HouseController {
   private final HouseSettings houses;
   private final SupplierEditor suppliers;
   private final TrayEditor trays;
+  private final Upkeep upkeep;
   private final Scale scale;
   private final Words words;
 
   HouseController(
-      HouseSettings houses, SupplierEditor suppliers, TrayEditor trays, Scale scale, Words words) {
+      HouseSettings houses,
+      SupplierEditor suppliers,
+      TrayEditor trays,
+      Upkeep upkeep,
+      Scale scale,
+      Words words) {
+    this.upkeep = upkeep;
     this.houses = houses;
     this.suppliers = suppliers;
     this.trays = trays;
@@ -112,6 +120,29 @@ class HouseController {
     suppliers.change(id, form);
     return saved("suppliers", later) + "#supplier-" + id;
   }
+
+  @GetMapping("/house/upkeep")
+  String upkeep(Model model) {
+    Formats formats = houses.house().formats();
+    model.addAttribute("warnings", upkeep.warnings(true));
+    model.addAttribute(
+        "backups",
+        upkeep.backups().stream()
+            .map(
+                made ->
+                    new BackupRow(
+                        formats.moment(made.at()),
+                        made.file(),
+                        formats.number(made.megabytes()),
+                        made.encrypted()))
+            .toList());
+    model.addAttribute("free", upkeep.freeMegabytes());
+    model.addAttribute("release", upkeep.release());
+    return "house/upkeep";
+  }
+
+  /** A backup as the page writes it. */
+  record BackupRow(String at, String file, String megabytes, boolean encrypted) {}
 
   private String saved(String section, RedirectAttributes later) {
     later.addFlashAttribute("done", words.say("house.said.saved"));

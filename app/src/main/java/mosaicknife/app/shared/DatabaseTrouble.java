@@ -15,6 +15,8 @@ import org.springframework.http.HttpStatus;
 public enum DatabaseTrouble {
   /** It cannot be reached, or it is going down. */
   AWAY(HttpStatus.SERVICE_UNAVAILABLE),
+  /** The disk it writes to is full. */
+  NO_ROOM(HttpStatus.INSUFFICIENT_STORAGE),
   /** The same thing was saved a moment before. */
   SAVED_ALREADY(HttpStatus.CONFLICT),
   /** Something else still needs what was to go, or what it belongs to is gone. */
@@ -62,6 +64,7 @@ public enum DatabaseTrouble {
     }
     String state = e.getSQLState() == null ? "" : e.getSQLState();
     return switch (state) {
+      case "53100" -> Optional.of(NO_ROOM);
       case "23505" -> Optional.of(SAVED_ALREADY);
       case "23503", "23001" -> Optional.of(BELONGS_TOGETHER);
       case "40001", "40P01" -> Optional.of(MET_ANOTHER);

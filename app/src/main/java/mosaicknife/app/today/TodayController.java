@@ -4,7 +4,10 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Upkeep;
 import mosaicknife.app.kitchen.Soaks;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
@@ -31,6 +34,8 @@ class TodayController {
   private final PotClocks pots;
   private final Soaks soaks;
   private final HouseSettings houses;
+  private final Upkeep upkeep;
+  private final CurrentPerson person;
   private final Clock clock;
 
   TodayController(
@@ -40,7 +45,11 @@ class TodayController {
       PotClocks pots,
       Soaks soaks,
       HouseSettings houses,
+      Upkeep upkeep,
+      CurrentPerson person,
       Clock clock) {
+    this.upkeep = upkeep;
+    this.person = person;
     this.larder = larder;
     this.sheets = sheets;
     this.lots = lots;
@@ -60,6 +69,7 @@ class TodayController {
             MOST_SHOWN,
             houses.house(),
             houses.today()));
+    model.addAttribute("upkeep", upkeep.warnings(person.may(Permission.MANAGE_HOUSE)));
     model.addAttribute("clocks", clocks());
     model.addAttribute("more", Math.max(0, lots.countOpen() - MOST_SHOWN));
     model.addAttribute("closed", lots.newest().stream().filter(lot -> lot.isFinished()).toList());
