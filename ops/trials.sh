@@ -13,7 +13,7 @@ with_throw_away_database() {
     chmod 755 "$SCRATCH"
   fi
   trap 'stop_cluster "$SCRATCH"; rm -rf "$SCRATCH"' EXIT
-  start_cluster "$SCRATCH" throw-away
+  start_cluster "$SCRATCH" "${2:-throw-away}"
   "$(pg_bin)/createdb" mosaic_test
   export MOSAIC_TEST_DB_HOST="127.0.0.1:$PGPORT" MOSAIC_TEST_DB_USER=mosaic MOSAIC_TEST_DB_PASSWORD=$PGPASSWORD
   export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
@@ -62,7 +62,8 @@ verb_drill() {
 }
 
 verb_bench() {
-  with_throw_away_database
+  # it waits for the disk as the database of a house does, or the comparison flatters nobody
+  with_throw_away_database with-browser durable
   local lines through=yes
   (cd "$ROOT" && mvn -B -Dstyle.color=never --no-transfer-progress -Dquick -fae -pl core,app,e2e -Dtests.jvm=-Xss4m -Dtests.parallel=none \
     -Dtest='JudgeBenchmarkTest,*Bench' -Dsurefire.failIfNoSpecifiedTests=false -Dtests.needed=false verify) \

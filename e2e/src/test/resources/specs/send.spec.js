@@ -20,6 +20,11 @@ describe("sending", () => {
     await send(sent);
     expect(asked[1].what.body.get("at")).toBe("1234");
   });
+  it("takes a short answer for what it says, and asks for one", async () => {
+    const { asked, send } = answering(200, { text: "Head 612 g taken.", headers: { "Content-Type": "text/plain;charset=UTF-8" } });
+    expect(await send(op())).toEqual({ kind: "done", said: "Head 612 g taken." });
+    expect(asked[0].what.headers.Prefer).toBe("return=minimal");
+  });
   it("reads the sentence out of the sheet that refuses", async () => {
     const text = '<div id="sheet"><p class="alert alert-danger"> 12 kg is more than the fish. </p></div>';
     const { send } = answering(422, { text });

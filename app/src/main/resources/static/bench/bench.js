@@ -216,7 +216,11 @@ const heardFromQueue = (news) => {
     model = learned(model, news.done);
     remember();
     // a sheet in between is old before it is drawn
-    if (queue.waiting() === 0) swapIn(news.html, Date.now());
+    if (news.said) say(news.said);
+    if (queue.waiting() === 0) {
+      if (news.html) swapIn(news.html, Date.now());
+      else refresh();
+    }
   } else if (news?.refused) {
     const op = news.refused;
     held = null;

@@ -18,7 +18,7 @@ export const newId = () => {
 /**
  * The queue of one person on one browser.
  *
- * listener: called with nothing when ops changed, else with {done, html}, {refused, sentence, html, late},
+ * listener: called with nothing when ops changed, else with {done, html or said}, {refused, sentence, html, late},
  * {away}, {signIn} or {stalePage}
  */
 export class Queue {
@@ -91,7 +91,7 @@ export class Queue {
         op.acked = true;
         this.#acked.push({ op, at: this.#clock() });
         await this.#drop(op);
-        this.#listener({ done: op, html: result.html });
+        this.#listener({ done: op, html: result.html, said: result.said });
         return true;
       case "refused": {
         this.#failures = 0;

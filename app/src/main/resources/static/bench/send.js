@@ -10,7 +10,7 @@ export const sentenceOf = (html) => {
 };
 
 /**
- * Returns a function that sends an op: {kind: "done", html}, {kind: "refused", sentence, html},
+ * Returns a function that sends an op: {kind: "done", html} or {kind: "done", said} if the answer is short, {kind: "refused", sentence, html},
  * {kind: "sign-in", to}, {kind: "stale-page"}, {kind: "fault", sentence} or {kind: "away"}.
  *
  * token: a function to the token of the form, {name, value} or null
@@ -29,11 +29,17 @@ export const sender = (token, words, fetching = (url, what) => fetch(url, what))
       body,
       redirect: "manual",
       signal: AbortSignal.timeout(TIMEOUT_MILLIS),
-      headers: { Accept: "text/html", "HX-Request": "true", "HX-Current-URL": location.href },
+      headers: {
+        Accept: "text/html, text/plain", Prefer: "return=minimal",
+        "HX-Request": "true", "HX-Current-URL": location.href,
+      },
     });
     const header = (name) => answer.headers.get(name);
     switch (answer.status) {
-      case 200: return { kind: "done", html: await answer.text() };
+      case 200:
+        return (header("Content-Type") || "").startsWith("text/plain")
+          ? { kind: "done", said: await answer.text() }
+          : { kind: "done", html: await answer.text() };
       case 409:
       case 422: {
         const html = await answer.text();

@@ -90,7 +90,7 @@ public class LatencyBench extends InBrowser {
       HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address(path)));
       if (fragment) {
         // as the bench's script asks: the sheet at once, no redirect
-        request.header("HX-Request", "true");
+        request.header("HX-Request", "true").header("Prefer", "return=minimal");
       }
       return client.send(
           request

@@ -2,6 +2,7 @@ package mosaicknife.app.bench;
 
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -33,6 +34,7 @@ import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.UnitSystem;
 import mosaicknife.core.scale.ScaleReading;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -53,6 +55,8 @@ class BenchController {
 
   private static final int UNPROCESSABLE = 422;
   private static final int CONFLICT = 409;
+
+  private static final MediaType PLAIN = new MediaType("text", "plain", StandardCharsets.UTF_8);
 
   private final BenchPages pages;
   private final WeighingRecorder book;
@@ -124,6 +128,17 @@ class BenchController {
     // a proxy that gathers an answer before it passes it on would hold back the scale
     response.setHeader("X-Accel-Buffering", "no");
     return stream.open(lots.get(id).id(), tray.flatMap(trays::find), session.getId());
+  }
+
+  /**
+   * Takes a weight. The script asks for the shortest answer: it shows the weight already, and reads
+   * one sheet after the last of several.
+   */
+  @PostMapping(path = "/bench/{id}/weighings", headers = "Prefer=return=minimal")
+  Object takeOnly(@PathVariable long id, @ModelAttribute WeighForm form, Reply answer) {
+    return attempt(
+        answer.at(id, Optional.of(form.slot()), form.fishNo()),
+        () -> ResponseEntity.ok().contentType(PLAIN).body(take(id, form)));
   }
 
   @PostMapping("/bench/{id}/weighings")
@@ -411,9 +426,12 @@ class BenchController {
 
   /** Makes a change and answers with the sheet after it, or with the sentence that refuses it. */
   private String change(Reply answer, Supplier<String> work) {
+    return (String) attempt(answer, () -> answer.done(work.get()));
+  }
+
+  private Object attempt(Reply answer, Supplier<Object> work) {
     try {
-      String said = work.get();
-      return answer.done(said);
+      return work.get();
     } catch (Refusal refusal) {
       if (refusal.kind() == Refusal.Kind.MISSING) {
         throw refusal;
