@@ -32,3 +32,11 @@ create table backup_made (
     encrypted boolean     not null
 );
 create index backup_made_at on backup_made (made_at);
+
+-- The news of a weight leave with the weight itself: one question to the database fewer.
+create function tell_of_weighing() returns trigger language plpgsql as $$
+begin
+    perform pg_notify('lot_changed', (select lot_id from lot_part where id = new.part_id) || ' ' || new.id);
+    return null;
+end $$;
+create trigger weighing_told after insert on weighing for each row execute function tell_of_weighing();

@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.lot.PartWeighedAfterAll;
 import mosaicknife.app.parts.WeighedParts;
@@ -31,8 +30,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Writes weighings down: takes them, corrects them, takes them back. A weight is taken with four
- * looks at the database at most, five for a piece of a part.
+ * Writes weighings down: takes them, corrects them, takes them back. A weight is taken with three
+ * questions to the database, four for a piece of a part; its news leave with the row (a trigger).
  */
 @Service
 @Transactional
@@ -110,7 +109,6 @@ public class WeighingRecorder implements WeighedParts {
     if (at.getSkipped()) {
       events.publishEvent(new PartWeighedAfterAll(take.lotId(), take.slot()));
     }
-    events.publishEvent(new LotChanged(take.lotId(), take.id().toString()));
     return new Weighed(at.getName(), mass);
   }
 
@@ -276,7 +274,6 @@ public class WeighingRecorder implements WeighedParts {
         before
             .map(w -> WeighingEntity.restoring(id, last, w, stamp))
             .orElseGet(() -> WeighingEntity.takingBack(id, last, stamp)));
-    events.publishEvent(new LotChanged(lotId, id.toString()));
     return name;
   }
 
@@ -318,7 +315,6 @@ public class WeighingRecorder implements WeighedParts {
     if (at.getSkipped()) {
       events.publishEvent(new PartWeighedAfterAll(lotId, slot));
     }
-    events.publishEvent(new LotChanged(lotId, id.toString()));
     return new Weighed(at.getName(), mass);
   }
 
@@ -351,6 +347,5 @@ public class WeighingRecorder implements WeighedParts {
     partName(lotId, wrong.partId());
     Stamp stamp = new Stamp(current.get().id(), clock.instant());
     weighings.saveAndFlush(WeighingEntity.mending(id, wrong, right, reason, stamp));
-    events.publishEvent(new LotChanged(lotId));
   }
 }
