@@ -100,7 +100,12 @@ final class Visitor {
     }
   }
 
-  private String cookieLine() {
+  String token() {
+    return token;
+  }
+
+  /** The cookies as a line of a request's head. */
+  String cookieLine() {
     return cookies.getCookieStore().getCookies().stream()
         .map(cookie -> cookie.getName() + "=" + cookie.getValue())
         .collect(Collectors.joining("; ", "Cookie: ", "\r\n"));
