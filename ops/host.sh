@@ -26,7 +26,8 @@ java_home() {
 
 missing_packages() { # $1 plain | with-browser | with-proxy
   [ -n "$(java_home)" ] || say openjdk-17-jdk-headless
-  command -v mvn >/dev/null || say maven
+  # a jar that was built elsewhere needs no Maven
+  [ -n "${MOSAIC_JAR:-}" ] || command -v mvn >/dev/null || say maven
   { [ -n "$(pg_bin)" ] && [ -x "$(pg_bin)/initdb" ]; } || say postgresql
   command -v openssl >/dev/null || say openssl
   [ "$1" = plain ] || command -v chromium >/dev/null || say chromium

@@ -1,0 +1,144 @@
+package mosaicknife.e2e;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.List;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** A house run by the script: it comes back by itself, and its backups are worth their name. */
+public class OperationTest {
+
+  static final String STORED =
+      "select p.lot_id || '|' || w.id from weighing w join lot_part p on p.id = w.part_id"
+          + " order by w.stored_at, w.taken_at";
+
+  private Machine machine;
+
+  @BeforeClass
+  void start() throws Exception {
+    machine = Machine.fresh();
+    machine.must("start");
+  }
+
+  @Test
+  public void theFirstOwnersLinkIsForNobodyElseToRead() throws Exception {
+    Path link = machine.home().resolve("first-owner");
+    assertEquals(PosixFilePermissions.toString(Files.getPosixFilePermissions(link)), "rw-------");
+    try (var logs = Files.list(machine.home().resolve("log"))) {
+      for (Path log : logs.toList()) {
+        assertFalse(Files.readString(log).contains("welcome?link="), log.toString());
+      }
+    }
+    Weighers.found(link);
+    assertFalse(Files.exists(link), "a used link is forgotten");
+  }
+
+  @Test(dependsOnMethods = "theFirstOwnersLinkIsForNobodyElseToRead")
+  public void theApplicationsRoleMayLittle() throws Exception {
+    assertEquals(
+        machine.ask(
+            "select rolsuper or rolcreatedb or rolcreaterole or rolreplication from pg_roles where"
+                + " rolname = 'mosaic_app'"),
+        "f");
+    assertEquals(
+        machine.ask(
+            "select count(*) from pg_class c join pg_namespace s on s.oid = c.relnamespace where"
+                + " s.nspname = 'public' and pg_get_userbyid(c.relowner) <> 'mosaic_app'"),
+        "0");
+  }
+
+  @Test(dependsOnMethods = "theFirstOwnersLinkIsForNobodyElseToRead")
+  public void whenBothAreKilledItComesBackAndNothingIsLostOrDoubled() throws Exception {
+    try (Weighers weighers = new Weighers("http://127.0.0.1:" + machine.port(), 4)) {
+      weighers.begin();
+      weighers.await(20);
+      String before = machine.must("status");
+      machine.kill("app.pid");
+      machine.kill("database");
+      machine.awaitUp();
+      weighers.await(weighers.answered() + 20);
+      // the keeper too, and started at once: it works at the first try
+      machine.kill("keeper.pid");
+      machine.kill("app.pid");
+      machine.kill("database");
+      assertTrue(machine.must("start").contains(":" + machine.port() + "/"), "the same port");
+      weighers.await(weighers.answered() + 20);
+      weighers.end();
+      List<String> stored = machine.ask(STORED).lines().toList();
+      assertEquals(weighers.compare(stored), new Weighers.Tally(weighers.answered(), 0, 0, 0));
+      assertEquals(
+          databaseLine(machine.must("status")),
+          databaseLine(before),
+          "the database keeps its port");
+    }
+  }
+
+  private static String databaseLine(String status) {
+    return status
+        .lines()
+        .filter(line -> line.startsWith("The database runs"))
+        .findFirst()
+        .orElse("");
+  }
+
+  @Test(dependsOnMethods = "whenBothAreKilledItComesBackAndNothingIsLostOrDoubled")
+  public void aBackupIsCheckedAndWhatIsNoneIsRefusedWithTheHouseAsItWas() throws Exception {
+    Path good = machine.home().resolve("house.backup");
+    machine.must("backup", good.toString());
+    assertEquals(PosixFilePermissions.toString(Files.getPosixFilePermissions(good)), "rw-------");
+    String weighings = machine.ask("select count(*) from weighing");
+    refused(damaged(good, "cut.backup", bytes(good).length - 200), "cut off");
+    refused(flipped(good), "checksum does not match");
+    refused(Files.createFile(machine.home().resolve("empty.backup")), "is empty");
+    refused(
+        Files.writeString(machine.home().resolve("letter.backup"), "Dear butcher\n"),
+        "is not a backup of Mosaic Knife");
+    Path key = Files.writeString(machine.home().resolve("key"), "salt and marsh\n");
+    Path locked = machine.home().resolve("locked.backup");
+    machine.must("backup", locked.toString(), "--key", key.toString());
+    refused(locked, "is encrypted");
+    String restored = machine.must("restore", locked.toString(), "--key", key.toString());
+    assertTrue(restored.contains("The one before is there as mosaic_before_"), restored);
+    assertEquals(machine.ask("select count(*) from weighing"), weighings);
+    assertTrue(machine.isUp());
+  }
+
+  private void refused(Path file, String why) throws Exception {
+    Machine.Said said = machine.does("restore", file.toString());
+    assertNotEquals(said.code(), 0, said.said());
+    assertTrue(said.said().contains(why), said.said());
+    assertTrue(said.said().contains("is as it was"), said.said());
+    assertTrue(machine.isUp());
+  }
+
+  private static byte[] bytes(Path file) throws IOException {
+    return Files.readAllBytes(file);
+  }
+
+  private Path damaged(Path good, String name, int length) throws IOException {
+    return Files.write(machine.home().resolve(name), java.util.Arrays.copyOf(bytes(good), length));
+  }
+
+  private Path flipped(Path good) throws IOException {
+    byte[] bytes = bytes(good);
+    bytes[bytes.length / 2] ^= 1;
+    return Files.write(machine.home().resolve("flipped.backup"), bytes, StandardOpenOption.CREATE);
+  }
+
+  @AfterClass(alwaysRun = true)
+  void stop() {
+    if (machine != null) {
+      machine.close();
+    }
+  }
+}
