@@ -28,6 +28,9 @@ public class MalformedTest extends InBrowser {
     }
     assertTrue(requests.size() > 800, "only " + requests.size());
     assertTrue(understood > 50, "a walk that is always turned away at the door shows nothing");
+    System.out.printf(
+        "drilled | malformed inputs answered without a fault | %d | %d | 0 | %s%n",
+        requests.size(), faults.size(), faults.isEmpty() ? "held" : "FAILED");
     assertEquals(String.join("\n", faults), "", faults.size() + " of " + requests.size());
     assertEquals(visitor.get("/").statusCode(), 200, "and it is well afterwards");
   }

@@ -23,6 +23,7 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -49,6 +50,7 @@ final class Weighers implements AutoCloseable {
   private final String token;
   private final List<Bench> benches = new ArrayList<>();
   private final List<String> refusals = Collections.synchronizedList(new ArrayList<>());
+  private AtomicLong slowest = new AtomicLong();
   private ExecutorService hands;
   private volatile boolean ending;
 
@@ -140,6 +142,7 @@ final class Weighers implements AutoCloseable {
     private void weighUntilTheEnd() {
       for (int i = 0; i < FISH * PARTS.size() && !ending; i++) {
         UUID id = UUID.randomUUID();
+        long began = System.nanoTime();
         String part = PARTS.get(i % PARTS.size());
         String weighing =
             "{\"id\":\"%s\",\"part\":\"%s\",\"fish\":%d,\"mass\":\"%d g\"}"
@@ -148,6 +151,7 @@ final class Weighers implements AutoCloseable {
           return;
         }
         answered.add(id);
+        slowest.accumulateAndGet((System.nanoTime() - began) / 1_000_000, Math::max);
       }
     }
 
@@ -182,6 +186,11 @@ final class Weighers implements AutoCloseable {
         Thread.currentThread().interrupt();
       }
     }
+  }
+
+  /** Keeps the longest time, in ms, from a weight to its answer. */
+  void onAnswer(AtomicLong keeper) {
+    slowest = keeper;
   }
 
   /** Waits until so many weights are answered. */

@@ -1,0 +1,328 @@
+package mosaicknife.e2e;
+
+import static org.testng.Assert.assertTrue;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import org.testng.annotations.Test;
+
+/**
+ * Pulls plugs for as long as it is asked to and counts what was lost; run by {@code ./mosaic drill}
+ * only, against this machine alone. Each test writes one line of the table.
+ */
+public class OperationDrill {
+
+  private static final int ROUNDS = Integer.getInteger("mosaic.drill.rounds", 10);
+  private static final int BENCHES = 20;
+
+  /** So that a drill that failed can be repeated. */
+  private final Random chance = new Random(Long.getLong("mosaic.drill.seed", 20));
+
+  private static void line(String what, int tried, long lost, long doubled, boolean holds) {
+    System.out.printf(
+        "drilled | %s | %d | %d | %d | %s%n",
+        what, tried, lost, doubled, holds ? "held" : "FAILED");
+    assertTrue(holds, what);
+  }
+
+  private static Machine founded() throws Exception {
+    Machine machine = Machine.fresh();
+    machine.must("start");
+    Weighers.found(machine.home().resolve("first-owner"));
+    return machine;
+  }
+
+  private void pause(int fromMillis, int toMillis) throws InterruptedException {
+    TimeUnit.MILLISECONDS.sleep(fromMillis + chance.nextInt(toMillis - fromMillis));
+  }
+
+  private static Weighers.Tally tally(Machine machine, Weighers weighers) throws Exception {
+    return weighers.compare(machine.ask(OperationTest.STORED).lines().toList());
+  }
+
+  @Test
+  public void killedAtRandomPoints() throws Exception {
+    try (Machine machine = founded();
+        Weighers weighers = new Weighers("http://127.0.0.1:" + machine.port(), BENCHES)) {
+      int kills = 0;
+      weighers.begin();
+      for (int round = 0; round < ROUNDS; round++) {
+        pause(500, 4000);
+        int which = round % 4;
+        if (which != 1) {
+          kills += machine.kill("app.pid") ? 1 : 0;
+        }
+        if (which != 0) {
+          kills += machine.kill("database") ? 1 : 0;
+        }
+        if (which == 3) {
+          // and again while it is starting
+          pause(1000, 9000);
+          kills += machine.kill(chance.nextBoolean() ? "app.pid" : "database") ? 1 : 0;
+        }
+        machine.awaitUp();
+        weighers.await(weighers.answered() + BENCHES);
+      }
+      weighers.end();
+      Weighers.Tally tally = tally(machine, weighers);
+      line(
+          "weights while plugs are pulled (" + kills + " kills)",
+          tally.answered(),
+          tally.lost(),
+          tally.doubled(),
+          tally.holds());
+    }
+  }
+
+  @Test
+  public void keeperAndAllKilledAndStartedAtOnce() throws Exception {
+    try (Machine machine = founded()) {
+      int failed = 0;
+      int rounds = Math.max(2, ROUNDS / 2);
+      for (int i = 0; i < rounds; i++) {
+        machine.kill("keeper.pid");
+        machine.kill("app.pid");
+        machine.kill("database");
+        Machine.Said said = machine.does("start");
+        failed += said.code() == 0 && machine.isUp() ? 0 : 1;
+      }
+      line("started at once after all of it was killed", rounds, failed, 0, failed == 0);
+    }
+  }
+
+  @Test
+  public void unfitFilesAreNotRestored() throws Exception {
+    try (Machine machine = founded();
+        Weighers weighers = new Weighers("http://127.0.0.1:" + machine.port(), 2)) {
+      weighers.begin();
+      weighers.await(20);
+      weighers.end();
+      Path good = machine.home().resolve("good.backup");
+      machine.must("backup", good.toString());
+      int taken = 0;
+      Map<String, Path> files = unfit(machine, good);
+      for (Path file : files.values()) {
+        Machine.Said said = machine.does("restore", file.toString());
+        boolean refused = said.code() != 0 && tally(machine, weighers).holds() && machine.isUp();
+        taken += refused ? 0 : 1;
+        if (!refused) {
+          System.out.println(file + " was taken: " + said.said());
+        }
+      }
+      machine.must("restore", good.toString());
+      Weighers.Tally tally = tally(machine, weighers);
+      line(
+          "unfit backups offered to restore",
+          files.size(),
+          tally.lost() + taken,
+          tally.doubled(),
+          taken == 0 && tally.holds());
+    }
+  }
+
+  /** Nine of them: what people have in a folder, and what happens to files on the way. */
+  private static Map<String, Path> unfit(Machine machine, Path good) throws Exception {
+    Map<String, Path> files = new LinkedHashMap<>();
+    byte[] bytes = Files.readAllBytes(good);
+    byte[] flipped = bytes.clone();
+    flipped[bytes.length / 3] ^= 4;
+    byte[] demo =
+        new String(bytes, StandardCharsets.ISO_8859_1)
+            .replaceFirst(" house ", " demo ")
+            .getBytes(StandardCharsets.ISO_8859_1);
+    Path key = Files.writeString(machine.home().resolve("key"), "salt and marsh\n");
+    Path locked = machine.home().resolve("locked");
+    machine.must("backup", locked.toString(), "--key", key.toString());
+    Path strange = machine.home().resolve("strange");
+    Path newer = machine.home().resolve("newer");
+    machine.ask("create database drilled");
+    machine.must("db", "-c", "\\! pg_dump -Fc -d drilled -f " + strange);
+    machine.ask("drop database drilled");
+    machine.ask(
+        "insert into flyway_schema_history (installed_rank, version, description, type, script,"
+            + " installed_by, execution_time, success) values (9999, '9999', 'of a later release',"
+            + " 'SQL', 'V9999__later.sql', 'x', 1, true)");
+    machine.must("backup", newer.toString());
+    machine.ask("delete from flyway_schema_history where installed_rank = 9999");
+    files.put("empty", Files.createFile(machine.home().resolve("empty")));
+    files.put("letter", Files.writeString(machine.home().resolve("letter"), "Dear butcher,\n"));
+    files.put("cut", write(machine, "cut", Arrays.copyOf(bytes, bytes.length * 2 / 3)));
+    files.put("flipped", write(machine, "flipped", flipped));
+    files.put("demo", write(machine, "demo", demo));
+    files.put("locked", locked);
+    files.put("strange", strange);
+    files.put("newer", newer);
+    files.put("not there", machine.home().resolve("nowhere"));
+    return files;
+  }
+
+  private static Path write(Machine machine, String name, byte[] bytes) throws IOException {
+    return Files.write(machine.home().resolve(name), bytes);
+  }
+
+  @Test
+  public void theDiskRunsFull() throws Exception {
+    Path disk = Files.createTempDirectory(Path.of("/tmp"), "mosaic-disk");
+    Process mount =
+        new ProcessBuilder("mount", "-t", "tmpfs", "-o", "size=900m", "tmpfs", disk.toString())
+            .start();
+    if (mount.waitFor() != 0) {
+      System.out.println(
+          "drilled | the disk runs full (no disk of its own to be had here) | 0 | 0 | 0 | left out");
+      return;
+    }
+    try (Machine machine = new Machine(disk)) {
+      machine.must("start");
+      Weighers.found(machine.home().resolve("first-owner"));
+      try (Weighers weighers = new Weighers("http://127.0.0.1:" + machine.port(), 4)) {
+        boolean told = machine.up().contains("MB are left");
+        told &= machine.must("status").contains("make room");
+        weighers.begin();
+        weighers.await(20);
+        Path filler = disk.resolve("filler");
+        new ProcessBuilder("dd", "if=/dev/zero", "of=" + filler, "bs=1M").start().waitFor();
+        pause(4000, 5000);
+        Path elsewhere = Files.createTempFile("mosaic-full", ".backup");
+        boolean served = machine.does("backup", elsewhere.toString()).code() == 0;
+        Files.delete(filler);
+        machine.awaitUp();
+        weighers.await(weighers.answered() + 20);
+        weighers.end();
+        Weighers.Tally tally = tally(machine, weighers);
+        new ProcessBuilder("dd", "if=/dev/zero", "of=" + filler, "bs=1M").start().waitFor();
+        boolean stops = machine.does("stop").code() == 0;
+        Files.delete(filler);
+        line(
+            "weights on a disk that runs full" + (served ? "" : " (no backup then)"),
+            tally.answered(),
+            tally.lost(),
+            tally.doubled(),
+            tally.holds() && told && stops);
+      }
+    } finally {
+      new ProcessBuilder("umount", "-l", disk.toString()).start().waitFor();
+    }
+  }
+
+  @Test
+  public void twoInstancesBehindAProxy() throws Exception {
+    if (!Proxy.isThere()) {
+      System.out.println(
+          "drilled | two instances behind a proxy (no nginx here) | 0 | 0 | 0 | left out");
+      return;
+    }
+    try (Houses houses = new Houses()) {
+      List<Integer> ports = List.of(Houses.freePort(), Houses.freePort());
+      Map<Integer, Process> running = new ConcurrentHashMap<>();
+      for (int port : ports) {
+        running.put(port, houses.start(port, true));
+      }
+      try (Proxy proxy = new Proxy(ports);
+          Weighers weighers = new Weighers("http://127.0.0.1:" + proxy.plainPort(), BENCHES)) {
+        AtomicLong slowest = new AtomicLong();
+        weighers.onAnswer(slowest);
+        weighers.begin();
+        for (int i = 0; i < Math.max(2, ROUNDS / 3); i++) {
+          weighers.await(weighers.answered() + 5 * BENCHES);
+          int gone = ports.get(i % 2);
+          running.get(gone).destroyForcibly().waitFor();
+          weighers.await(weighers.answered() + 5 * BENCHES);
+          running.put(gone, houses.start(gone, true));
+        }
+        weighers.end();
+        List<String> stored =
+            JdbcClient.create(new DriverManagerDataSource(houses.url(), "mosaic", ""))
+                .sql(OperationTest.STORED)
+                .query(String.class)
+                .list();
+        Weighers.Tally tally = weighers.compare(stored);
+        line(
+            "weights through a proxy, one of two instances killed in turn (slowest answer %d ms)"
+                .formatted(slowest.get()),
+            tally.answered(),
+            tally.lost(),
+            tally.doubled(),
+            tally.holds());
+      }
+    }
+  }
+
+  @Test
+  public void twoHundredStreamsOfWhichEightNeverRead() throws Exception {
+    try (Houses houses = new Houses()) {
+      int port = Houses.freePort();
+      houses.start(port, true);
+      Visitor visitor = new Visitor(port, "tobiah");
+      List<Socket> all = new ArrayList<>();
+      Map<Socket, AtomicLong> gaps = new ConcurrentHashMap<>();
+      List<Thread> readers = new ArrayList<>();
+      for (int i = 0; i < 200; i++) {
+        Socket socket = visitor.stream("/bench/" + (i % 25 == 0 ? 1 : 2 + i % 6) + "/stream");
+        all.add(socket);
+        if (i % 25 != 0) {
+          AtomicLong gap = new AtomicLong();
+          gaps.put(socket, gap);
+          Thread reader = new Thread(() -> listen(socket, gap));
+          reader.setDaemon(true);
+          readers.add(reader);
+        }
+      }
+      JdbcClient jdbc = JdbcClient.create(new DriverManagerDataSource(houses.url(), "mosaic", ""));
+      readers.forEach(Thread::start);
+      TimeUnit.SECONDS.sleep(3);
+      gaps.values().forEach(gap -> gap.set(0));
+      // news for the silent ones, so that their buffers fill within minutes and not within hours
+      for (int second = 0; second < 6 * ROUNDS; second++) {
+        jdbc.sql("select cast(pg_notify('lot_changed', '1 ' || repeat('x', 7000)) as text)")
+            .query(String.class)
+            .single();
+        TimeUnit.MILLISECONDS.sleep(500);
+      }
+      long worst = gaps.values().stream().mapToLong(AtomicLong::get).max().orElse(0);
+      long silent = gaps.values().stream().filter(gap -> gap.get() > 2_000).count();
+      for (Socket socket : all) {
+        socket.close();
+      }
+      line(
+          "streams beside eight that never read (longest silence %d ms)".formatted(worst),
+          gaps.size(),
+          silent,
+          0,
+          silent == 0);
+    }
+  }
+
+  private static void listen(Socket socket, AtomicLong longest) {
+    try {
+      BufferedReader reader =
+          new BufferedReader(
+              new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));
+      long last = System.nanoTime();
+      for (String line = reader.readLine(); line != null; line = reader.readLine()) {
+        long now = System.nanoTime();
+        long gap = (now - last) / 1_000_000;
+        longest.accumulateAndGet(gap, Math::max);
+        last = now;
+      }
+    } catch (IOException e) {
+      // closed at the end
+      Thread.currentThread().interrupt();
+    }
+  }
+}
