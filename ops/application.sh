@@ -187,6 +187,15 @@ housekeeping() { # $1 demo | house
   (exec 7>&-; "$ROOT/mosaic" backup --daily >>"$STATE/log/backup.log" 2>&1; shorten "$STATE/log/backup.log") &
 }
 
+# Starts it in a shell of its own, so that a failure ends no keeper. Succeeds if it is where it was;
+# if another program took its port meanwhile, the application has to be started for the new one.
+bring_database_back() {
+  local port=$PGPORT
+  (start_cluster "$CLUSTER" durable) || return 0
+  use_cluster "$CLUSTER"
+  [ "$port" = "$PGPORT" ]
+}
+
 keep() { # $1 demo | house; in the foreground until it is told to end
   local mode=$1 started tick=0 ended=0 answered=no
   exec 7>>"$STATE/keeper.lock"
@@ -206,7 +215,7 @@ keep() { # $1 demo | house; in the foreground until it is told to end
       if [ $answered = no ] && answers "$PORT" /up; then answered=yes; say "$PRINT" >"$STATE/served"; record_classes; fi
       if [ $((tick % 4)) = 0 ] && ! outside && ! cluster_ready "$CLUSTER"; then
         say "$(date '+%F %T') the database does not answer; it is started"
-        (start_cluster "$CLUSTER" durable) || true
+        bring_database_back || kill "$APP" 2>/dev/null || true
       fi
       [ $((tick % 120)) != 119 ] || housekeeping "$mode"
     done
@@ -218,7 +227,7 @@ keep() { # $1 demo | house; in the foreground until it is told to end
     say "$(date '+%F %T') the application ended ($ended); it is started again"
     if [ $answered = no ] && [ $ended -ge 3 ]; then break; fi
     for ((i = 0; i < (ended - 1) * 4 && i < 40; i++)); do [ -n "$ENDING" ] || { sleep 0.5 7>&- & wait $! || true; }; done
-    outside || [ -n "$ENDING" ] || (start_cluster "$CLUSTER" durable) || true
+    outside || [ -n "$ENDING" ] || bring_database_back || true
   done
   stop_app
   outside || stop_cluster "$CLUSTER"
@@ -403,7 +412,8 @@ verb_service() {
     [ "$STATE" = "$ROOT/.mosaic" ] || say "Environment=\"MOSAIC_HOME=$STATE\""
     [ -z "$PORT" ] || say "Environment=\"MOSAIC_PORT=$PORT\""
     [ "$ADDRESS" = 127.0.0.1 ] || say "Environment=\"MOSAIC_ADDRESS=$ADDRESS\""
-    say "Restart=always"
+    say "# what ends by itself is started again; ./mosaic stop ends it for good"
+    say "Restart=on-failure"
     say "RestartSec=2"
     say "# the first start builds, and a newer release is built before it runs"
     say "TimeoutStartSec=600"

@@ -32,6 +32,7 @@ missing_packages() { # $1 plain | with-browser | with-proxy
   command -v openssl >/dev/null || say openssl
   [ "$1" = plain ] || command -v chromium >/dev/null || say chromium
   [ "$1" != with-proxy ] || [ -x /usr/sbin/nginx ] || say nginx
+  [ "$1" != with-proxy ] || command -v curl >/dev/null || say curl
 }
 
 # Installs what is missing from Debian's packages when allowed, else says the one line to run.

@@ -125,4 +125,13 @@ public class TroubleTest extends WithDatabase {
     }
     assertEquals(found, Optional.of(expected));
   }
+
+  @Test
+  public void aFullDiskIsNoDatabaseThatIsAway() {
+    assertEquals(
+        DatabaseTrouble.find(
+            new IllegalStateException(new java.sql.SQLException("could not extend file", "53100"))),
+        java.util.Optional.of(DatabaseTrouble.NO_ROOM));
+    assertEquals(DatabaseTrouble.NO_ROOM.status().value(), 507);
+  }
 }

@@ -120,10 +120,11 @@ final class Houses implements AutoCloseable {
   }
 
   /** Starts an application as its own process and waits until it answers. */
-  Process start(int port, boolean demo) {
+  Process start(int port, boolean demo, String... more) {
     try {
-      Process process =
-          new ProcessBuilder(
+      List<String> command =
+          new ArrayList<>(
+              List.of(
                   Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                   "-XX:TieredStopAtLevel=1",
                   "-XX:+UseSerialGC",
@@ -136,7 +137,10 @@ final class Houses implements AutoCloseable {
                   "--spring.datasource.username=mosaic",
                   "--spring.datasource.password=",
                   "--mosaic.demo=" + demo,
-                  "--mosaic.scale.stand-in=true")
+                  "--mosaic.scale.stand-in=true"));
+      command.addAll(List.of(more));
+      Process process =
+          new ProcessBuilder(command)
               .redirectErrorStream(true)
               .redirectOutput(ProcessBuilder.Redirect.appendTo(log("application-" + port)))
               .start();

@@ -36,9 +36,10 @@ final class KeptLine implements AutoCloseable {
    * An answer.
    *
    * @param status its status
+   * @param head its lines of headers
    * @param body its text
    */
-  record Answer(int status, String body) {}
+  record Answer(int status, String head, String body) {}
 
   Answer send(String method, String path, String headers, String form) throws IOException {
     open();
@@ -53,14 +54,16 @@ final class KeptLine implements AutoCloseable {
     int status = Integer.parseInt(line().split(" ")[1]);
     int length = 0;
     boolean chunked = false;
+    StringBuilder lines = new StringBuilder();
     for (String line = line(); !line.isEmpty(); line = line()) {
+      lines.append(line).append('\n');
       String lower = line.toLowerCase(Locale.ROOT);
       if (lower.startsWith("content-length:")) {
         length = Integer.parseInt(lower.substring(15).strip());
       }
       chunked |= lower.equals("transfer-encoding: chunked");
     }
-    return new Answer(status, chunked ? chunks() : text(length));
+    return new Answer(status, lines.toString(), chunked ? chunks() : text(length));
   }
 
   private String chunks() throws IOException {

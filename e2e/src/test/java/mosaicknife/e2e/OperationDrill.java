@@ -30,6 +30,7 @@ public class OperationDrill {
 
   private static final int ROUNDS = Integer.getInteger("mosaic.drill.rounds", 10);
   private static final int BENCHES = 20;
+  private static final String BELIEVES = "--server.forward-headers-strategy=native";
 
   /** So that a drill that failed can be repeated. */
   private final Random chance = new Random(Long.getLong("mosaic.drill.seed", 20));
@@ -220,6 +221,41 @@ public class OperationDrill {
     }
   }
 
+  /** Secure cookies, HSTS, and the visitor's own address in the record of tries. */
+  private static void httpsThroughTheProxy(Houses houses, Proxy proxy) throws Exception {
+    Process curl =
+        new ProcessBuilder(
+                "bash",
+                "-c",
+                """
+                set -e; jar=$(mktemp); page=$(curl -sk -D /dev/stderr -c $jar --interface 127.0.0.5 "$1/sign-in")
+                csrf=$(grep -o 'name="_csrf" value="[^"]*' <<<"$page" | head -1 | sed 's/.*value="//')
+                curl -sk -o /dev/null -D /dev/stderr -b $jar -c $jar --interface 127.0.0.5 "$1/sign-in" \
+                  -H 'X-Forwarded-For: 198.51.100.9' \
+                  --data-urlencode "_csrf=$csrf" -d 'name=nobody-here&password=wrong-password'
+                """,
+                "curl",
+                "https://127.0.0.1:" + proxy.safePort())
+            .redirectErrorStream(true)
+            .start();
+    String said = new String(curl.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    String address =
+        JdbcClient.create(new DriverManagerDataSource(houses.url(), "mosaic", ""))
+            .sql("select address from sign_in_try where sign_in = 'nobody-here'")
+            .query(String.class)
+            .optional()
+            .orElse("none");
+    boolean holds =
+        said.contains("Strict-Transport-Security")
+            && said.contains("Secure")
+            && said.contains("Location: https://127.0.0.1:" + proxy.safePort() + "/sign-in")
+            && address.equals("127.0.0.5");
+    if (!holds) {
+      System.out.println(address + "\n" + said);
+    }
+    line("https through the proxy of the guide: cookies, HSTS, visitor", 1, 0, 0, holds);
+  }
+
   @Test
   public void twoInstancesBehindAProxy() throws Exception {
     if (!Proxy.isThere()) {
@@ -231,10 +267,11 @@ public class OperationDrill {
       List<Integer> ports = List.of(Houses.freePort(), Houses.freePort());
       Map<Integer, Process> running = new ConcurrentHashMap<>();
       for (int port : ports) {
-        running.put(port, houses.start(port, true));
+        running.put(port, houses.start(port, true, BELIEVES));
       }
       try (Proxy proxy = new Proxy(ports);
           Weighers weighers = new Weighers("http://127.0.0.1:" + proxy.plainPort(), BENCHES)) {
+        httpsThroughTheProxy(houses, proxy);
         AtomicLong slowest = new AtomicLong();
         weighers.onAnswer(slowest);
         weighers.begin();
@@ -243,7 +280,7 @@ public class OperationDrill {
           int gone = ports.get(i % 2);
           running.get(gone).destroyForcibly().waitFor();
           weighers.await(weighers.answered() + 5 * BENCHES);
-          running.put(gone, houses.start(gone, true));
+          running.put(gone, houses.start(gone, true, BELIEVES));
         }
         weighers.end();
         List<String> stored =

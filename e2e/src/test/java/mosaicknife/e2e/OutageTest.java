@@ -2,6 +2,7 @@ package mosaicknife.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.APIRequestContext;
@@ -202,9 +203,23 @@ public class OutageTest {
     }
   }
 
+  private void aProxyIsBelievedOnlyWhereThatWasSaid(int told) throws IOException {
+    String forwarded = "X-Forwarded-Proto: https\r\nX-Forwarded-For: 203.0.113.7\r\n";
+    try (KeptLine believing = new KeptLine(told);
+        KeptLine doubting = new KeptLine(port)) {
+      String safe = believing.send("GET", "/sign-in", forwarded, "").head();
+      String plain = doubting.send("GET", "/sign-in", forwarded, "").head();
+      assertTrue(safe.contains("Strict-Transport-Security: "), safe);
+      assertTrue(safe.matches("(?s).*Set-Cookie: XSRF-TOKEN=[^\n]*; Secure.*"), safe);
+      assertFalse(plain.contains("Strict-Transport-Security"), plain);
+      assertFalse(plain.contains("; Secure"), plain);
+    }
+  }
+
   private void twoInstancesOnOneDatabaseSeeEachOthersWeights() throws IOException {
     int second = Houses.freePort();
-    houses.start(second, true);
+    houses.start(second, true, "--server.forward-headers-strategy=native");
+    aProxyIsBelievedOnlyWhereThatWasSaid(second);
     Page here = browser.newPage();
     here.navigate(address("/bench/5"));
     // one browser, two instances: the session lies in the database and holds for both
