@@ -62,6 +62,7 @@ public class OperationDrill {
     try (Machine machine = founded();
         Weighers weighers = new Weighers("http://127.0.0.1:" + machine.port(), BENCHES)) {
       int kills = 0;
+      weighers.pace(300);
       weighers.begin();
       for (int round = 0; round < ROUNDS; round++) {
         pause(500, 4000);
@@ -274,6 +275,7 @@ public class OperationDrill {
         httpsThroughTheProxy(houses, proxy);
         AtomicLong slowest = new AtomicLong();
         weighers.onAnswer(slowest);
+        weighers.pace(1000);
         weighers.begin();
         for (int i = 0; i < Math.max(2, ROUNDS / 3); i++) {
           weighers.await(weighers.answered() + 5 * BENCHES);

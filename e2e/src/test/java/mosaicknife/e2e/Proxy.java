@@ -1,6 +1,7 @@
 package mosaicknife.e2e;
 
 import java.io.IOException;
+import java.net.Socket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -74,6 +75,18 @@ final class Proxy implements AutoCloseable {
             .redirectErrorStream(true)
             .redirectOutput(folder.resolve("said.log").toFile())
             .start();
+    awaitOpen();
+  }
+
+  private void awaitOpen() throws IOException, InterruptedException {
+    for (int tries = 0; tries < 100 && process.isAlive(); tries++) {
+      try (Socket open = new Socket("127.0.0.1", plainPort)) {
+        return;
+      } catch (IOException e) {
+        TimeUnit.MILLISECONDS.sleep(100);
+      }
+    }
+    throw new IOException("nginx: " + Files.readString(folder.resolve("said.log")));
   }
 
   private void run(String... command) throws IOException, InterruptedException {

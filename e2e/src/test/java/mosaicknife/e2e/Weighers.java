@@ -28,8 +28,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Benches that weigh as fast as they are answered, each its own lot in order, and send what was not
- * answered again under the same identifier, as the queue of a browser does.
+ * Benches that weigh, as fast as they are answered or at the pace of a hand, each its own lot in
+ * order, and send what was not answered again under the same identifier, as the queue of a browser
+ * does.
  */
 final class Weighers implements AutoCloseable {
 
@@ -50,6 +51,7 @@ final class Weighers implements AutoCloseable {
   private final String token;
   private final List<Bench> benches = new ArrayList<>();
   private final List<String> refusals = Collections.synchronizedList(new ArrayList<>());
+  private long paceMillis;
   private AtomicLong slowest = new AtomicLong();
   private ExecutorService hands;
   private volatile boolean ending;
@@ -152,6 +154,7 @@ final class Weighers implements AutoCloseable {
         }
         answered.add(id);
         slowest.accumulateAndGet((System.nanoTime() - began) / 1_000_000, Math::max);
+        pause(paceMillis);
       }
     }
 
@@ -170,7 +173,7 @@ final class Weighers implements AutoCloseable {
           TimeUnit.MILLISECONDS.sleep(AGAIN_MILLIS);
         } catch (IOException e) {
           // away: the same weight is sent again
-          pause();
+          pause(AGAIN_MILLIS);
         } catch (InterruptedException e) {
           return false;
         }
@@ -179,13 +182,18 @@ final class Weighers implements AutoCloseable {
       return false;
     }
 
-    private void pause() {
+    private void pause(long millis) {
       try {
-        TimeUnit.MILLISECONDS.sleep(AGAIN_MILLIS);
+        TimeUnit.MILLISECONDS.sleep(millis);
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
       }
     }
+  }
+
+  /** How long a bench takes between two weights; a hand takes a second. */
+  void pace(long millis) {
+    paceMillis = millis;
   }
 
   /** Keeps the longest time, in ms, from a weight to its answer. */
