@@ -136,7 +136,7 @@ class HouseController {
                         formats.number(made.megabytes()),
                         made.encrypted()))
             .toList());
-    model.addAttribute("free", upkeep.freeMegabytes());
+    model.addAttribute("free", upkeep.freeMegabytes().map(formats::number).orElse(""));
     model.addAttribute("release", upkeep.release());
     return "house/upkeep";
   }

@@ -105,8 +105,9 @@ public class Upkeep {
    *
    * @return megabytes; empty if it is not known which places count
    */
-  public OptionalLong freeMegabytes() {
-    return room.freeMegabytes();
+  public Optional<BigDecimal> freeMegabytes() {
+    OptionalLong free = room.freeMegabytes();
+    return free.isPresent() ? Optional.of(BigDecimal.valueOf(free.getAsLong())) : Optional.empty();
   }
 
   /**
@@ -130,7 +131,9 @@ public class Upkeep {
     List<String> warnings = new ArrayList<>();
     OptionalLong left = room.shortMegabytes();
     if (left.isPresent()) {
-      warnings.add(formats.say("house.said.room-short", left.getAsLong()));
+      warnings.add(
+          formats.say(
+              "house.said.room-short", formats.number(BigDecimal.valueOf(left.getAsLong()))));
     }
     if (manages && isLate()) {
       warnings.add(
