@@ -375,7 +375,7 @@ verb_status() {
   else
     say "The database is not running."
   fi
-  say "The last backup: $(last_backup)"
+  say "The last daily backup: $(last_backup)"
   free=$(least_free_mb)
   if [ "$free" -lt "$LEAST_ROOM_MB" ]; then
     say "Only $free MB are free at $STATE: make room before the database stops for want of it."

@@ -257,9 +257,11 @@ public class PeopleTest extends WithDatabase {
   }
 
   @Test
-  public void aLostOwnersLinkMakesAnOwnerOnceAndEndsWithinTheHour() {
+  public void aLostOwnersLinkMakesAnOwnerOnceAndEndsWithinTheHour() throws Exception {
     link("for-a-new-owner", "now() + interval '1 hour'");
-    links.useForOwner("for-a-new-owner", owner("found-again", "Found Again"));
+    assertTrue(welcome("short").contains("at least 10 characters"));
+    assertTrue(welcome("short").contains("value=\"Found Again\""), "what was typed stays");
+    assertEquals(welcome(PASSWORD), "");
     assertEquals(role("found-again"), Role.OWNER);
     assertThrows(
         Refusal.class,
@@ -273,6 +275,19 @@ public class PeopleTest extends WithDatabase {
     assertEquals(links.find("too-late"), Optional.empty());
     assertThrows(Refusal.class, () -> links.useForOwner("too-late", owner("late", "Late")));
     assertThrows(Refusal.class, () -> links.use("too-late", owner("late", "Late")));
+  }
+
+  private String welcome(String password) throws Exception {
+    return mvc.perform(
+            post("/welcome")
+                .param("link", "for-a-new-owner")
+                .param("name", "Found Again")
+                .param("signIn", "found-again")
+                .param("password", password)
+                .with(csrf()))
+        .andReturn()
+        .getResponse()
+        .getContentAsString();
   }
 
   private void link(String link, String ends) {
