@@ -250,6 +250,23 @@ public class LotsTest extends WithDatabase {
         });
   }
 
+  /** With the session's one question that is five at most. */
+  @Test
+  public void aWeightTakesThreeQuestionsToTheDatabaseAndAPieceFour() {
+    Lot lot = hake();
+    as(
+        "tobiah",
+        () -> {
+          StatementCounter.restart();
+          bench.take(take(lot, "fillet-left", "1.318"));
+          assertEquals(StatementCounter.count(), 3);
+          String trim = parts.addPart(lot.id(), "trim", "fillet-left");
+          StatementCounter.restart();
+          bench.take(take(lot, trim, "0.120"));
+          assertEquals(StatementCounter.count(), 4);
+        });
+  }
+
   @Test
   public void aClosedLotIsNotChangedAndAStaleOneNotClosed() {
     Lot lot = hake();

@@ -27,8 +27,11 @@ public abstract class WithDatabase extends AbstractTestNGSpringContextTests {
     registry.add("spring.datasource.password", TestDatabase::password);
     registry.add("mosaic.demo", () -> "true");
     registry.add("mosaic.scale.stand-in", () -> "true");
+    registry.add(
+        "spring.jpa.properties.hibernate.session_factory.statement_inspector",
+        StatementCounter.class::getName);
     registry.add("mosaic.password-strength", () -> "4");
-    registry.add("mosaic.clock.seconds", () -> "1.2");
+    registry.add("mosaic.clock.seconds", () -> "2.5");
     registry.add("mosaic.slice.seconds", () -> "0.5");
   }
 }

@@ -10,6 +10,8 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import mosaicknife.app.TestLots;
+import mosaicknife.core.anatomy.State;
 import org.testng.annotations.Test;
 
 /** The live streams of the benches: none holds up another, and each ends with its session. */
@@ -18,8 +20,21 @@ public class StreamTest extends InBrowser {
   private static final int SILENT = 12;
   private static final String NEWS = "select cast(pg_notify('lot_changed', ?) as text)";
 
+  @Override
+  boolean sharesAHouse() {
+    return true;
+  }
+
+  private long lot() {
+    return new TestLots(app).receive("gurnard", State.UNGUTTED, 1, "0.800");
+  }
+
+  private static String stream(long lot) {
+    return "/bench/" + lot + "/stream";
+  }
+
   /** Enough to fill the buffers between server and browser, so that writing to it hangs. */
-  private void flood(int lot) {
+  private void flood(long lot) {
     for (int i = 0; i < 1500; i++) {
       notify(lot + " " + "x".repeat(7000));
     }
@@ -46,18 +61,20 @@ public class StreamTest extends InBrowser {
   @Test
   public void benchesThatNeverReadHoldUpNobody() throws Exception {
     Visitor visitor = new Visitor(port(), "tobiah");
+    long quiet = lot();
+    long loud = lot();
     List<Socket> silent = new ArrayList<>();
-    try (Socket open = visitor.stream("/bench/5/stream")) {
+    try (Socket open = visitor.stream(stream(quiet))) {
       BufferedReader reader = reader(open);
       waitFor(reader, "event:reading");
       for (int i = 0; i < SILENT; i++) {
-        Socket one = visitor.stream("/bench/7/stream");
+        Socket one = visitor.stream(stream(loud));
         one.getInputStream().read();
         silent.add(one);
       }
-      flood(7);
+      flood(loud);
       for (int i = 0; i < 20; i++) {
-        notify("5 mark-" + i);
+        notify(quiet + " mark-" + i);
         waitFor(reader, "mark-" + i);
         waitFor(reader, "event:reading");
       }
@@ -72,8 +89,9 @@ public class StreamTest extends InBrowser {
   public void aStreamEndsWithItsSession() throws Exception {
     Visitor leaving = new Visitor(port(), "maren");
     Visitor staying = new Visitor(port(), "tobiah");
-    try (Socket ends = leaving.stream("/bench/5/stream");
-        Socket stays = staying.stream("/bench/5/stream")) {
+    long lot = lot();
+    try (Socket ends = leaving.stream(stream(lot));
+        Socket stays = staying.stream(stream(lot))) {
       BufferedReader left = reader(ends);
       BufferedReader stayed = reader(stays);
       waitFor(left, "event:reading");
@@ -84,7 +102,7 @@ public class StreamTest extends InBrowser {
         line = left.readLine();
       }
       assertEquals(line, "0", "the last chunk: the stream was ended, not cut off");
-      notify("5 still-here");
+      notify(lot + " still-here");
       waitFor(stayed, "still-here");
     }
   }

@@ -30,7 +30,8 @@ public class HousePagesTest extends WithPages {
   public void theSousChefSeesHerSectionsAndTheOwnerAll() throws Exception {
     assertEquals(sections("ines"), "[Suppliers, Trays and scale, Rules]", "what she may set");
     assertEquals(
-        sections("adaeze"), "[People, Units and money, Venues, Suppliers, Trays and scale, Rules]");
+        sections("adaeze"),
+        "[People, Units and money, Venues, Suppliers, Trays and scale, Rules, Upkeep]");
   }
 
   private String sections(String who) throws Exception {
