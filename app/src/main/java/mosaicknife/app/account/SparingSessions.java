@@ -1,23 +1,20 @@
 package mosaicknife.app.account;
 
-import jakarta.servlet.FilterChain;
-import jakarta.servlet.ServletException;
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.Filter;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.EnumSet;
 import java.util.Set;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.config.BeanPostProcessor;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
-import org.springframework.core.annotation.Order;
 import org.springframework.session.Session;
 import org.springframework.session.SessionRepository;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
-import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * Sessions that ask the database once a request: that somebody was here is written once a minute,
@@ -40,29 +37,32 @@ class SparingSessions {
     };
   }
 
-  /** Forgets what a thread saved for the request before. */
+  /**
+   * Forgets what a thread saved, before and after all it does for one request: around the filter of
+   * the sessions, and for every kind of dispatch.
+   */
   @Bean
-  @Order(Ordered.HIGHEST_PRECEDENCE + 1)
-  OncePerRequestFilter forgetSavedSession(ObjectProvider<SessionRepository<?>> sessions) {
-    return new OncePerRequestFilter() {
-      @Override
-      protected void doFilterInternal(
-          HttpServletRequest request, HttpServletResponse response, FilterChain chain)
-          throws ServletException, IOException {
-        forget();
-        try {
-          chain.doFilter(request, response);
-        } finally {
-          forget();
-        }
-      }
+  FilterRegistrationBean<Filter> forgetSavedSession(ObjectProvider<SessionRepository<?>> sessions) {
+    FilterRegistrationBean<Filter> outermost =
+        new FilterRegistrationBean<>(
+            (request, response, chain) -> {
+              forget(sessions.getObject());
+              try {
+                chain.doFilter(request, response);
+              } finally {
+                forget(sessions.getObject());
+              }
+            });
+    outermost.setOrder(Ordered.HIGHEST_PRECEDENCE);
+    outermost.setDispatcherTypes(EnumSet.allOf(DispatcherType.class));
+    outermost.setAsyncSupported(true);
+    return outermost;
+  }
 
-      private void forget() {
-        if (sessions.getObject() instanceof Sparing<?> sparing) {
-          sparing.saved.remove();
-        }
-      }
-    };
+  private static void forget(SessionRepository<?> sessions) {
+    if (sessions instanceof Sparing<?> sparing) {
+      sparing.saved.remove();
+    }
   }
 
   /** The sessions of the database, with fewer questions. */
