@@ -130,8 +130,7 @@ final class Machine implements AutoCloseable {
 
   /** Until the application answers again, for as long as a start may take. */
   void awaitUp() throws InterruptedException {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(MOST_SECONDS);
-    while (System.nanoTime() < end) {
+    for (long looks = 0; looks < 5 * MOST_SECONDS; looks++) {
       if (isUp()) {
         return;
       }

@@ -203,9 +203,8 @@ final class Weighers implements AutoCloseable {
 
   /** Waits until so many weights are answered. */
   void await(int answered) throws InterruptedException {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(MOST_SECONDS);
-    while (answered() < answered) {
-      if (!refusals.isEmpty() || System.nanoTime() > end) {
+    for (long looks = 0; answered() < answered; looks++) {
+      if (!refusals.isEmpty() || looks > 20 * MOST_SECONDS) {
         throw new IllegalStateException(answered() + " of " + answered + "; " + refusals);
       }
       TimeUnit.MILLISECONDS.sleep(50);

@@ -32,6 +32,19 @@ class GuardedSignIn implements AuthenticationProvider {
     this.passwords.setPasswordEncoder(encoder);
   }
 
+  /**
+   * Checks a name and a password that came by another way than the sign-in page.
+   *
+   * @throws org.springframework.security.core.AuthenticationException if they are wrong, or too
+   *     many tries were made
+   */
+  SignedIn check(String name, String password, Visit visit) {
+    UsernamePasswordAuthenticationToken attempt =
+        UsernamePasswordAuthenticationToken.unauthenticated(name, password);
+    attempt.setDetails(visit);
+    return (SignedIn) authenticate(attempt).getPrincipal();
+  }
+
   @Override
   public Authentication authenticate(Authentication attempt) {
     Visit visit = attempt.getDetails() instanceof Visit details ? details : new Visit("unknown");

@@ -6,7 +6,6 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -95,11 +94,8 @@ class MeController {
 
   /** Behind the same guard as the door: an unwatched tablet is no place to guess. */
   private void checkPresent(Person me, String present, Visit visit) {
-    UsernamePasswordAuthenticationToken attempt =
-        UsernamePasswordAuthenticationToken.unauthenticated(me.signIn(), present);
-    attempt.setDetails(visit);
     try {
-      signIn.authenticate(attempt);
+      signIn.check(me.signIn(), present, visit);
     } catch (AuthenticationException e) {
       throw Refusal.ofField("present", SignInController.ownSentence(e));
     }

@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.authentication.LockedException;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -72,11 +71,8 @@ public class TokenIssuer {
   }
 
   private SignedIn check(String name, String password, String address) {
-    UsernamePasswordAuthenticationToken attempt =
-        UsernamePasswordAuthenticationToken.unauthenticated(name, password);
-    attempt.setDetails(new Visit(address));
     try {
-      return (SignedIn) signIn.authenticate(attempt).getPrincipal();
+      return signIn.check(name, password, new Visit(address));
     } catch (AuthenticationException e) {
       throw new SignInRefused(e instanceof LockedException, SignInController.sentence(e));
     }

@@ -5,6 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
@@ -19,20 +20,21 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.multipart.MultipartException;
 
 /**
- * Answers for a request whose very form cannot be read: letters that are no UTF-8, an upload cut
- * off, a content type that is none. Whoever looks at its first parameter trips over it, mostly
- * before any page is chosen, so it is caught around them all.
+ * Answers where no page gets a turn: the request cannot be read (letters that are no UTF-8, an
+ * upload cut off, a content type that is none), or the database is away and the session or the
+ * token cannot even be looked up. It answers by itself, since the usual error page would ask for
+ * the session again and wait as long once more.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 5)
-class UnreadableFilter extends OncePerRequestFilter {
+class TroubleFilter extends OncePerRequestFilter {
 
-  private static final Logger LOG = LoggerFactory.getLogger(UnreadableFilter.class);
+  private static final Logger LOG = LoggerFactory.getLogger(TroubleFilter.class);
 
   private final BareAnswer answers;
   private final Words words;
 
-  UnreadableFilter(BareAnswer answers, Words words) {
+  TroubleFilter(BareAnswer answers, Words words) {
     this.answers = answers;
     this.words = words;
   }
@@ -48,12 +50,28 @@ class UnreadableFilter extends OncePerRequestFilter {
       }
       chain.doFilter(request, response);
     } catch (ServletException | RuntimeException e) {
-      if (!isUnreadable(e) || response.isCommitted()) {
+      Optional<DatabaseTrouble> trouble = DatabaseTrouble.find(e);
+      if (response.isCommitted() || (trouble.isEmpty() && !isUnreadable(e))) {
         throw e;
       }
-      LOG.debug("{} {} could not be read", request.getMethod(), request.getRequestURI(), e);
-      answers.send(
-          request, response, HttpStatus.BAD_REQUEST, words.say("shared.problem.unreadable"));
+      if (trouble.isEmpty()) {
+        LOG.debug("{} {} could not be read", request.getMethod(), request.getRequestURI(), e);
+        answers.send(
+            request, response, HttpStatus.BAD_REQUEST, words.say("shared.problem.unreadable"));
+      } else {
+        LOG.warn("{} {}: {}", request.getMethod(), request.getRequestURI(), trouble.get());
+        answer(request, response, trouble.get());
+      }
+    }
+  }
+
+  private void answer(
+      HttpServletRequest request, HttpServletResponse response, DatabaseTrouble trouble)
+      throws IOException {
+    if (trouble == DatabaseTrouble.AWAY) {
+      answers.send(request, response, trouble.status(), words.say(trouble), 5);
+    } else {
+      answers.send(request, response, trouble.status(), words.say(trouble));
     }
   }
 
