@@ -1,7 +1,8 @@
 // What is on the board: the server's model of a lot, and what this bench did that the server does not show yet.
 // Plain functions over plain values; no page, no network.
 //
-// A part is {slot, number, name, row, skipped, passed, expected, taken: [{id, fish, text, at, waits}]}; fish 0 is
+// A part is {slot, number, name, row, skipped, passed, expected, ofOne: {expected, spread}, ofAll,
+// taken: [{id, fish, text, at, waits}]}; fish 0 is
 // all together; passed is what nobody asks for, because its pieces stand for it.
 // An op is what was done here: {id, slot, fish, text, acked, fields: {supersedes}} is a weight,
 // with takesBack (and before, what counts again) it takes one back.

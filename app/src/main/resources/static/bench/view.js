@@ -55,6 +55,16 @@ const drawPart = (part, fish, isChosen, word) => {
   if (tag) tag.setAttribute("class", `tag ${isChosen ? "next" : taken ? "weighed" : "pending"}`);
 };
 
+/** A typed weight is asked about by what the part in hand should weigh, never by the one before it. */
+const judgeTypedBy = (norm) => {
+  const typed = byId("typed");
+  const expected = norm ? String(norm.expected) : "";
+  if (!typed || (typed.dataset.expected || "") === expected) return;
+  typed.dataset.expected = expected;
+  typed.dataset.spread = norm ? norm.spread : "";
+  if (typed.value) typed.dispatchEvent(new Event("restored", { bubbles: true }));
+};
+
 const drawNext = (parts, chosen, place, fishes, word) => {
   const next = byId("next-part");
   if (!next) return;
@@ -76,6 +86,7 @@ const drawNext = (parts, chosen, place, fishes, word) => {
   form.elements.part.value = chosen.slot;
   form.elements.fish.value = place.fish;
   form.elements.supersedes.value = taken ? taken.id : "";
+  judgeTypedBy(place.fish === 0 ? chosen.ofAll : chosen.ofOne);
   document.querySelectorAll("#tare-form, #stand-in form").forEach((other) => {
     if (other.elements.part) other.elements.part.value = chosen.slot;
   });

@@ -32,12 +32,14 @@ const askEcho = async (input) => {
     return;
   }
   const query = new URLSearchParams({ what: input.dataset.echo, typed: typed.slice(0, 200) });
-  for (const norm of ["expected", "spread"]) {
-    if (input.dataset[norm]) query.set(norm, input.dataset[norm]);
-  }
+  const { expected, spread } = input.dataset;
+  if (expected) query.set("expected", expected);
+  if (spread) query.set("spread", spread);
   // the server may be away: the weight is checked when it is sent
   const answer = await fetch(`/understood?${query}`, { headers: { "HX-Request": "true" } }).catch(() => null);
-  if (answer?.ok && input.value === typed) target.innerHTML = await answer.text(); // our own escaped fragment
+  const words = answer?.ok ? await answer.text() : "";
+  // what was asked for another figure, or by another norm, is no answer any more
+  if (words && input.value === typed && input.dataset.expected === expected) target.innerHTML = words; // our own escaped fragment
 };
 const echo = (input) => {
   clearTimeout(timers.get(input));

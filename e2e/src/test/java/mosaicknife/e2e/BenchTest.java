@@ -2,10 +2,13 @@ package mosaicknife.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
@@ -235,6 +238,25 @@ public class BenchTest extends InBrowser {
     assertThat(page.locator("#said")).containsText("2.345 kg taken.");
     assertThat(page.locator("#waiting")).isHidden();
     assertThat(page.locator(".tally tr.waits")).hasCount(0);
+  }
+
+  @Test
+  public void aWeightTypedBeforeTheSheetCameIsJudgedByThePartThatIsSaid() {
+    Page page = bench("tobiah", receive("pollack", "3.936"));
+    List<Route> held = new ArrayList<>();
+    page.route("**/weighings", held::add);
+    String first = page.locator("#next-part b").textContent();
+    String firstAbout = page.locator("#next-part em").textContent();
+    page.fill("#typed", "600 g");
+    page.waitForRequest("**/weighings", () -> page.click("#take-typed"));
+    assertThat(page.locator("#next-part b")).not().hasText(first);
+    String about = page.locator("#next-part em").textContent();
+    assertNotEquals(about, firstAbout);
+    page.fill("#typed", about.replaceAll("[^0-9]", "") + "0 g");
+    assertThat(page.locator("#typed-echo .question")).containsText("10 times off the " + about);
+    page.unroute("**/weighings");
+    held.forEach(Route::resume);
+    assertThat(page.locator("#said")).containsText("600 g taken.");
   }
 
   private Page bench(String person, int lot) {

@@ -8,6 +8,10 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +20,7 @@ import mosaicknife.app.MosaicKnifeApplication;
 import mosaicknife.app.TestDatabase;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.Assert;
 import org.testng.annotations.AfterClass;
@@ -62,6 +67,18 @@ abstract class InBrowser {
   /** Whether the demo is loaded, and so which people can sign in. */
   boolean withDemo() {
     return true;
+  }
+
+  /** The clock of the house; what a day looks like may not hang on when the tests are run. */
+  Clock clock() {
+    return Clock.systemUTC();
+  }
+
+  /** It is this hour of today now, and time goes on from there. */
+  static Clock itIsNow(LocalTime hour) {
+    Clock real = Clock.systemUTC();
+    return Clock.offset(
+        real, Duration.between(LocalTime.now(real).truncatedTo(ChronoUnit.MINUTES), hour));
   }
 
   @BeforeClass
@@ -111,8 +128,16 @@ abstract class InBrowser {
 
   private ConfigurableApplicationContext run(int wantedPort) {
     synchronized (AT_THE_DOOR) {
-      return SpringApplication.run(
-          MosaicKnifeApplication.class,
+      SpringApplication application = new SpringApplication(MosaicKnifeApplication.class);
+      application.addInitializers(
+          context ->
+              ((GenericApplicationContext) context)
+                  .registerBean(
+                      "clockOfTheTest",
+                      Clock.class,
+                      this::clock,
+                      definition -> definition.setPrimary(true)));
+      return application.run(
           "--server.port=" + wantedPort,
           "--spring.datasource.url=" + url,
           "--spring.datasource.username=" + TestDatabase.user(),

@@ -22,7 +22,12 @@ import mosaicknife.core.lot.LotSheet;
 record BenchModel(
     long stamp, long lot, long person, int fish, boolean open, String mine, List<PartModel> parts) {
 
-  /** A part. */
+  /**
+   * A part.
+   *
+   * @param ofOne about what the next figure of one fish is; null if nobody knows
+   * @param ofAll about what the next figure of all fish together is; null if nobody knows
+   */
   record PartModel(
       String slot,
       int number,
@@ -31,7 +36,12 @@ record BenchModel(
       boolean skipped,
       boolean passed,
       String expected,
+      NormModel ofOne,
+      NormModel ofAll,
       List<TakenModel> taken) {}
+
+  /** About what a figure is and its standard deviation, in mg. */
+  record NormModel(long expected, long spread) {}
 
   /** A weighing that stands. */
   record TakenModel(UUID id, int fish, String text, long at) {}
@@ -57,10 +67,21 @@ record BenchModel(
         part.skipped(),
         sheet.isPassedOver(part),
         part.expected().map(formats::about).orElse(""),
+        norm(sheet, part, 1),
+        norm(sheet, part, 0),
         part.taken().stream()
             .map(
                 t ->
                     new TakenModel(t.id(), t.fish(), formats.mass(t.mass()), t.at().toEpochMilli()))
             .toList());
+  }
+
+  private static NormModel norm(LotSheet sheet, LotPart part, int fishNo) {
+    return sheet
+        .about(part, fishNo)
+        .map(
+            about ->
+                new NormModel(about.milligrams(), sheet.spreadAbout(part, fishNo).milligrams()))
+        .orElse(null);
   }
 }
