@@ -6,6 +6,8 @@ import java.io.IOException;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import mosaicknife.app.shared.ApiProblem;
+import mosaicknife.app.shared.Words;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -43,7 +45,7 @@ class SecurityRules {
   /** The API: tokens, no session, no cookies, so no CSRF token is needed. */
   @Bean
   @Order(1)
-  SecurityFilterChain api(HttpSecurity http, TokenIssuer tokens) {
+  SecurityFilterChain api(HttpSecurity http, TokenIssuer tokens, ApiProblem problems, Words words) {
     return http.securityMatcher("/api/**")
         .csrf(csrf -> csrf.disable())
         .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -60,17 +62,16 @@ class SecurityRules {
                 handling
                     .authenticationEntryPoint(
                         (request, response, e) ->
-                            problem(
+                            problems.write(
                                 response,
                                 HttpStatus.UNAUTHORIZED,
-                                "A token is missing, wrong or has ended. Get one from"
-                                    + " /api/v1/tokens."))
+                                words.say("account.problem.token-missing-wrong-or-ended")))
                     .accessDeniedHandler(
                         (request, response, e) ->
-                            problem(
+                            problems.write(
                                 response,
                                 HttpStatus.FORBIDDEN,
-                                "The role of this token does not include this.")))
+                                words.say("exchange.problem.role"))))
         .build();
   }
 
@@ -212,17 +213,5 @@ class SecurityRules {
 
   private static String encoded(String text) {
     return URLEncoder.encode(text, StandardCharsets.UTF_8);
-  }
-
-  private static void problem(HttpServletResponse response, HttpStatus status, String detail)
-      throws IOException {
-    response.setStatus(status.value());
-    response.setContentType("application/problem+json");
-    response
-        .getOutputStream()
-        .write(
-            "{\"type\":\"about:blank\",\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
-                .formatted(status.getReasonPhrase(), status.value(), detail)
-                .getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -16,9 +16,11 @@ import org.springframework.web.util.HtmlUtils;
 class BareAnswer {
 
   private final Words words;
+  private final ApiProblem problems;
 
-  BareAnswer(Words words) {
+  BareAnswer(Words words, ApiProblem problems) {
     this.words = words;
+    this.problems = problems;
   }
 
   /** Answers, and says after how many seconds it is worth another try. */
@@ -44,20 +46,17 @@ class BareAnswer {
   private void write(
       HttpServletRequest request, HttpServletResponse response, HttpStatus status, String sentence)
       throws IOException {
-    boolean api = request.getRequestURI().startsWith("/api/");
-    response.setStatus(status.value());
     response.setHeader("Cache-Control", "no-store");
     response.setHeader("X-Content-Type-Options", "nosniff");
-    response.setContentType(api ? "application/problem+json" : "text/html;charset=UTF-8");
+    if (request.getRequestURI().startsWith("/api/")) {
+      problems.write(response, status, sentence);
+      return;
+    }
+    response.setStatus(status.value());
+    response.setContentType("text/html;charset=UTF-8");
     boolean fragment = request.getHeader("HX-Request") != null;
-    String body = api ? problem(status, sentence) : fragment ? notice(sentence) : page(sentence);
+    String body = fragment ? notice(sentence) : page(sentence);
     response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
-  }
-
-  /** The sentences are ours: none has a quote or a backslash that JSON would trip over. */
-  private static String problem(HttpStatus status, String sentence) {
-    return "{\"type\":\"about:blank\",\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
-        .formatted(status.getReasonPhrase(), status.value(), sentence);
   }
 
   private static String notice(String sentence) {

@@ -37,7 +37,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
  * Sends the live scale and the news of a lot to every open bench, by server-sent events.
  *
  * <p>The scale pushes: what it reads is sent as it comes, if it differs from what the bench shows,
- * and a sign of life every second. A slow browser misses readings in between, never the last one.
+ * and a sign of life twice a second. A slow browser misses readings in between, never the last one.
  *
  * <p>Each stream has one writer at a time. A browser that does not read holds up that writer alone;
  * after {@link #STUCK_MILLIS} it is given up and comes back by itself when it reads again. A stream
@@ -47,8 +47,8 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 public class BenchStream implements SmartLifecycle {
 
   private static final Logger LOG = LoggerFactory.getLogger(BenchStream.class);
-  private static final int SIGN_OF_LIFE_MILLIS = 1000;
-  private static final int LOOK_AT_SESSIONS_EVERY = 2;
+  private static final int SIGN_OF_LIFE_MILLIS = 500;
+  private static final int LOOK_AT_SESSIONS_EVERY = 4;
   private static final long STUCK_MILLIS = 3000;
 
   /** A writer that hangs in a dead connection is freed by the server's own time limit. */

@@ -104,8 +104,7 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
   @NativeQuery(LAST_OF_PERSON)
   Optional<WeighingEntity> findLastOf(long lotId, long person);
 
-  /** How many main cuts a person weighed since a moment. */
-  /** The lots they are of. */
+  /** The lots of the main cuts that a person weighed since a moment. */
   @Query("select distinct p.lotId " + MAIN_CUTS_OF)
   List<Long> lotsOfMainCutsOf(long person, Instant since, Collection<String> kinds);
 

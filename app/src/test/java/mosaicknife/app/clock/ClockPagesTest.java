@@ -29,6 +29,7 @@ import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.Take;
 import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.clock.Agenda;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Schedule.Placed;
 import mosaicknife.core.clock.Skill;
@@ -129,6 +130,16 @@ public class ClockPagesTest extends WithPages {
     return houses.venues().get(0).id();
   }
 
+  /**
+   * What the Clock makes of this stock; what other tests have on their stoves is not asked about.
+   */
+  private Schedule scheduled(Brew brew) {
+    Agenda all = day.gather().agenda();
+    List<Task> own =
+        all.tasks().stream().filter(one -> one.id().startsWith("pot" + brew.id() + ":")).toList();
+    return planner.of(all.withTasks(own));
+  }
+
   private Placed placed(Schedule schedule, Brew brew, String step) {
     return schedule.placed().stream()
         .filter(one -> one.task().id().equals("pot" + brew.id() + ":" + step))
@@ -139,7 +150,7 @@ public class ClockPagesTest extends WithPages {
   @Test
   public void aStockForTomorrowIsBegunAsLateAsItCan() throws Exception {
     Brew brew = stock(30);
-    Schedule schedule = planner.of(day.gather().agenda());
+    Schedule schedule = scheduled(brew);
     Placed pack = placed(schedule, brew, "pack");
     assertEquals(pack.end(), 30 * 60, 1, "wanted in thirty hours");
     int all =
@@ -157,7 +168,7 @@ public class ClockPagesTest extends WithPages {
     String shown = page("ines", "/clock/day");
     assertTrue(shown.contains("minutes late"), shown);
     people.as("ines", () -> keeper.begin(brew.id(), "split", Instant.now()));
-    Schedule schedule = planner.of(day.gather().agenda());
+    Schedule schedule = scheduled(brew);
     assertEquals(placed(schedule, brew, "split").start(), 0, "what runs stays where it is");
     PotStep soak = brew.run().steps().get(1);
     assertTrue(placed(schedule, brew, soak.code()).start() >= 0);
