@@ -16,11 +16,22 @@ public final class TestDatabase {
    * @param name its name; an older one of that name is dropped
    * @return its JDBC address
    */
-  public static synchronized String fresh(String name) {
+  public static String fresh(String name) {
+    return copy(name, "template1");
+  }
+
+  /**
+   * Makes a copy of a database that nobody is connected to.
+   *
+   * @param name its name; an older one of that name is dropped
+   * @param of the one to copy
+   * @return its JDBC address
+   */
+  public static synchronized String copy(String name, String of) {
     try (Connection connection = DriverManager.getConnection(url("postgres"), user(), password());
         Statement statement = connection.createStatement()) {
       statement.execute("drop database if exists " + name + " with (force)");
-      statement.execute("create database " + name);
+      statement.execute("create database " + name + " template " + of);
     } catch (SQLException e) {
       throw new IllegalStateException("The test database does not answer at " + url(name), e);
     }

@@ -46,7 +46,10 @@ abstract class InBrowser {
   /** Houses start and stop one at a time: the logging of a process is one for all of them. */
   private static final Object AT_THE_DOOR = new Object();
 
+  private static final String FURNISHED = "mosaic_furnished";
+
   private static ConfigurableApplicationContext shared;
+  private static boolean isFurnished;
 
   private final List<BrowserContext> contexts = new ArrayList<>();
   private final List<String> complaints = new ArrayList<>();
@@ -109,8 +112,22 @@ abstract class InBrowser {
   }
 
   private void moveIn() {
-    url = TestDatabase.fresh("mosaic_" + getClass().getSimpleName().toLowerCase(Locale.ROOT));
+    String name = "mosaic_" + getClass().getSimpleName().toLowerCase(Locale.ROOT);
+    boolean likeOthers = withDemo() && clock().equals(Clock.systemUTC());
+    url = likeOthers ? TestDatabase.copy(name, furnished()) : TestDatabase.fresh(name);
     startApplication(0);
+  }
+
+  /** A house with the demo in it that nobody lives in, loaded once for all classes. */
+  private String furnished() {
+    synchronized (AT_THE_DOOR) {
+      if (!isFurnished) {
+        url = TestDatabase.fresh(FURNISHED);
+        run(0).close();
+        isFurnished = true;
+      }
+      return FURNISHED;
+    }
   }
 
   private void startApplication(int wantedPort) {
