@@ -38,6 +38,7 @@ const gone = { number: 0, figure: "– – –", unit: "", tare: "", motion: "go
 
 let stream = null;
 let heard = 0;
+let opened = false;
 const listen = () => {
   stream?.close();
   stream = new EventSource(`/bench/${lot}/stream${tray() ? `?tray=${encodeURIComponent(tray())}` : ""}`);
@@ -50,7 +51,12 @@ const listen = () => {
     // the answer to what was sent from here brings its own sheet
     if (!queue.isOwn(JSON.parse(event.data).by)) refresh();
   });
-  stream.onopen = () => queue.flush();
+  stream.onopen = () => {
+    queue.flush();
+    // what was told while nobody listened
+    if (opened || performance.now() > 5000) refresh();
+    opened = true;
+  };
   stream.onerror = () => show(gone);
 };
 setInterval(() => {
@@ -218,7 +224,7 @@ const heardFromQueue = (news) => {
     // a sheet in between is old before it is drawn
     if (news.said) say(news.said);
     if (queue.waiting() === 0) {
-      if (news.html) swapIn(news.html, Date.now());
+      if (news.html) swapInAnswer(news.html, news.done);
       else refresh();
     }
   } else if (news?.refused) {
@@ -230,19 +236,28 @@ const heardFromQueue = (news) => {
     const field = byId("typed");
     if (op.fields.typed && field && !field.value) field.value = op.fields.typed;
     say(news.sentence);
-    if (news.html && op.lot === lot) swapIn(news.html, Date.now());
+    if (news.html && op.lot === lot) swapInAnswer(news.html, op);
     else refresh();
   }
   if (!news) place = placeAfter(place, partsNow());
   draw();
   drawWaiting(queue, word);
 };
-const queue = new Queue({ store: browserStore, send: sender(token, texts), listener: heardFromQueue });
+const post = sender(token, texts);
+const send = (op) => {
+  op.sentFrom = performance.now();
+  return post(op);
+};
+const queue = new Queue({ store: browserStore, send, listener: heardFromQueue });
 
-// ---- turns: what was asked for last is what is shown -------------------------------------------
-let turn = 0;
-let pressed = false;
+// ---- sheets: what is shown is never older than what was shown before ---------------------------
+// by the ticks of the page, for the clock of a tablet may be set back
+let shownFrom = performance.now(); // the sheet on screen was asked for at this tick
+let neededFrom = 0; // and one that was asked for after this one is wanted
 let waiting = null;
+let loading = 0;
+let asking = false; // a form of the sheet is under way: its answer is the sheet
+let pressed = false;
 document.addEventListener("pointerdown", () => { pressed = true; }, true);
 ["pointerup", "pointercancel"].forEach((name) => {
   document.addEventListener(name, () => setTimeout(() => { pressed = false; }, 0), true);
@@ -250,17 +265,16 @@ document.addEventListener("pointerdown", () => { pressed = true; }, true);
 const hrefOf = (at) =>
   `/bench/${lot}?fish=${at.fish}${at.byHand && at.part ? `&part=${encodeURIComponent(at.part)}` : ""}`;
 
-/** Shows a sheet that was read after the moment, unless something newer was asked for meanwhile. */
-const swapIn = async (html, readAfter) => {
-  const mine = ++turn;
-  clearTimeout(waiting);
+/** Shows a sheet that was asked for at a tick and has what was answered until a moment. */
+const swapIn = async (html, from, answeredUntil) => {
   const box = document.createElement("template");
   box.innerHTML = html; // our own fragment
   // a button swapped between finger down and finger up would swallow the tap
   while (pressed) await new Promise((resolve) => setTimeout(resolve, 30));
-  if (mine !== turn) return;
+  if (from < shownFrom || asking) return;
+  shownFrom = from;
   kept = remembered();
-  queue.shown(readAfter);
+  queue.shown(answeredUntil);
   sheet().replaceWith(box.content.firstElementChild);
   htmx.process(sheet());
   readModel();
@@ -269,14 +283,16 @@ const swapIn = async (html, readAfter) => {
   // what is shown of the part, its guide and its reasons, is of the part that was asked for
   if ((sheet().dataset.part || "") !== place.part || Number(sheet().dataset.fish) !== place.fish) refresh();
 };
+const swapInAnswer = (html, op) => swapIn(html, op.sentFrom, Date.now());
 const load = async (href, byHand) => {
-  const mine = ++turn;
-  const began = Date.now();
-  clearTimeout(waiting);
+  const from = performance.now();
+  const answeredUntil = Date.now();
+  loading++;
   const answer = await fetch(href, { headers: { "HX-Request": "true" } }).catch(() => null);
-  const html = answer?.ok ? await answer.text() : "";
-  if (mine !== turn) return;
-  if (html) swapIn(html, began);
+  const html = answer?.ok ? await answer.text().catch(() => "") : "";
+  loading--;
+  if (href !== hrefOf(place)) return;
+  if (html) swapIn(html, from, answeredUntil);
   // the whole page: it asks to sign in, or says what is wrong
   else if (byHand && answer && answer.status < 500) location.href = href;
 };
@@ -287,13 +303,18 @@ const choose = (wanted) => {
   draw();
   load(hrefOf(place), true);
 };
+const look = () => {
+  clearTimeout(waiting);
+  if (shownFrom > neededFrom) return;
+  // one at a time: news that come faster than sheets must not keep each other from being shown
+  if (loading > 0 || asking) waiting = setTimeout(look, 120);
+  else load(hrefOf(place), false);
+};
 // news: another tablet weighed
 const refresh = () => {
+  neededFrom = performance.now();
   clearTimeout(waiting);
-  waiting = setTimeout(() => {
-    if (document.querySelector(".htmx-request")) refresh();
-    else load(hrefOf(place), false);
-  }, 120);
+  waiting = setTimeout(look, 120);
 };
 
 // ---- a new sheet: what was opened stays open, what was chosen stays chosen ---------------------
@@ -314,11 +335,17 @@ const afterSwap = () => {
   history.replaceState(null, "", hrefOf(place));
 };
 let requestBegan = 0;
-document.addEventListener("htmx:beforeRequest", (event) => {
+let askedFrom = 0;
+document.addEventListener("htmx:beforeSend", (event) => {
   requestBegan = Date.now();
   if (event.detail.target?.id !== "sheet") return;
-  turn++;
-  clearTimeout(waiting);
+  asking = true;
+  askedFrom = performance.now();
+});
+document.addEventListener("htmx:afterRequest", (event) => {
+  if (event.detail.target?.id !== "sheet") return;
+  asking = false;
+  look();
 });
 document.addEventListener("htmx:beforeSwap", (event) => {
   kept = { ...remembered(), complaint: null };
@@ -331,6 +358,7 @@ document.addEventListener("htmx:beforeSwap", (event) => {
 });
 document.addEventListener("htmx:afterSwap", () => {
   if (!byId("bench-model")) return;
+  shownFrom = Math.max(shownFrom, askedFrom);
   readModel();
   place = placeOfSheet();
   afterSwap();

@@ -250,20 +250,20 @@ public class LotsTest extends WithDatabase {
         });
   }
 
-  /** With the session's one question that is five at most. */
+  /** With the session's one question that is four at most. */
   @Test
-  public void aWeightTakesThreeQuestionsToTheDatabaseAndAPieceFour() {
+  public void aWeightTakesTwoQuestionsToTheDatabaseAndAPieceThree() {
     Lot lot = hake();
     as(
         "tobiah",
         () -> {
           StatementCounter.restart();
           bench.take(take(lot, "fillet-left", "1.318"));
-          assertEquals(StatementCounter.count(), 3);
+          assertEquals(StatementCounter.count(), 2);
           String trim = parts.addPart(lot.id(), "trim", "fillet-left");
           StatementCounter.restart();
           bench.take(take(lot, trim, "0.120"));
-          assertEquals(StatementCounter.count(), 4);
+          assertEquals(StatementCounter.count(), 3);
         });
   }
 

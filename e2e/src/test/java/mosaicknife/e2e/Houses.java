@@ -10,9 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /**
  * A database that keeps what it committed and applications in processes of their own, so that a
@@ -26,6 +30,8 @@ final class Houses implements AutoCloseable {
   private final Path programs;
   private final boolean root;
   private final int databasePort;
+  private final int standbyPort;
+  private final Set<String> running = new HashSet<>();
   private final List<Process> applications = new ArrayList<>();
 
   Houses() {
@@ -36,6 +42,7 @@ final class Houses implements AutoCloseable {
         programs = versions.max(Comparator.naturalOrder()).orElseThrow().resolve("bin");
       }
       databasePort = freePort();
+      standbyPort = freePort();
       if (root) {
         run("chown", "postgres:", folder.toString());
       }
@@ -52,6 +59,10 @@ final class Houses implements AutoCloseable {
     return folder.resolve("data").toString();
   }
 
+  private String standby() {
+    return folder.resolve("standby").toString();
+  }
+
   private String port() {
     return Integer.toString(databasePort);
   }
@@ -60,22 +71,53 @@ final class Houses implements AutoCloseable {
     return "jdbc:postgresql://127.0.0.1:" + databasePort + "/mosaic";
   }
 
+  /** The database or its standby, whichever takes writes. */
+  String urlOfBoth() {
+    return "jdbc:postgresql://127.0.0.1:%d,127.0.0.1:%d/mosaic?targetServerType=primary"
+        .formatted(databasePort, standbyPort);
+  }
+
   void startDatabase() {
+    start(data(), databasePort);
+  }
+
+  private void start(String data, int port) {
     postgres(
         "pg_ctl",
         "-D",
-        data(),
+        data,
         "-w",
         "-l",
-        folder.resolve("data/server.log").toString(),
+        data + "/server.log",
         "-o",
-        "-p " + databasePort + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''",
+        "-p " + port + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''",
         "start");
+    running.add(data);
+  }
+
+  /** A second database that follows: nothing is answered as taken before it has it too. */
+  void addStandby() {
+    postgres(
+        "pg_basebackup", "-h", "127.0.0.1", "-p", port(), "-U", "mosaic", "-D", standby(), "-R");
+    start(standby(), standbyPort);
+    JdbcClient jdbc = JdbcClient.create(new DriverManagerDataSource(url(), "mosaic", ""));
+    jdbc.sql("alter system set synchronous_standby_names = '*'").update();
+    jdbc.sql("select cast(pg_reload_conf() as text)").query(String.class).single();
+  }
+
+  /** The standby takes writes from now on. */
+  void promoteStandby() {
+    postgres("pg_ctl", "-D", standby(), "-w", "promote");
   }
 
   /** The plug is pulled: no goodbye, no checkpoint; the next start recovers from the log. */
   void killDatabase() {
-    postgres("pg_ctl", "-D", data(), "-m", "immediate", "-w", "stop");
+    kill(data());
+  }
+
+  private void kill(String data) {
+    postgres("pg_ctl", "-D", data, "-m", "immediate", "-w", "stop");
+    running.remove(data);
   }
 
   private void postgres(String program, String... arguments) {
@@ -121,6 +163,11 @@ final class Houses implements AutoCloseable {
 
   /** Starts an application as its own process and waits until it answers. */
   Process start(int port, boolean demo, String... more) {
+    return startOn(url(), port, demo, more);
+  }
+
+  /** The same on a database by another address. */
+  Process startOn(String database, int port, boolean demo, String... more) {
     try {
       List<String> command =
           new ArrayList<>(
@@ -133,7 +180,7 @@ final class Houses implements AutoCloseable {
                   System.getProperty("java.class.path"),
                   "mosaicknife.app.MosaicKnifeApplication",
                   "--server.port=" + port,
-                  "--spring.datasource.url=" + url(),
+                  "--spring.datasource.url=" + database,
                   "--spring.datasource.username=mosaic",
                   "--spring.datasource.password=",
                   "--mosaic.demo=" + demo,
@@ -188,7 +235,7 @@ final class Houses implements AutoCloseable {
   @Override
   public void close() {
     applications.forEach(Process::destroyForcibly);
-    killDatabase();
+    List.copyOf(running).forEach(this::kill);
     run("rm", "-rf", folder.toString());
   }
 }

@@ -171,6 +171,13 @@ abstract class InBrowser {
     }
   }
 
+  /** Does what is answered with a page of its own, and waits until that is there. */
+  static void answered(Page page, Runnable act) {
+    page.evaluate("() => document.documentElement.setAttribute('data-left', '')");
+    act.run();
+    PlaywrightAssertions.assertThat(page.locator("html[data-left]")).hasCount(0);
+  }
+
   /** Stops the application and starts it again on the same database and port. */
   void restart() {
     close(app);

@@ -29,6 +29,9 @@ import org.testng.annotations.Test;
 public class OperationDrill {
 
   private static final int ROUNDS = Integer.getInteger("mosaic.drill.rounds", 10);
+  private static final int STREAM_SECONDS =
+      Math.max(3 * ROUNDS, 60 * Integer.getInteger("mosaic.drill.minutes", 0));
+  private static final int MOST_SILENT_MILLIS = 1_000;
   private static final int BENCHES = 20;
   private static final String BELIEVES = "--server.forward-headers-strategy=native";
 
@@ -285,12 +288,7 @@ public class OperationDrill {
           running.put(gone, houses.start(gone, true, BELIEVES));
         }
         weighers.end();
-        List<String> stored =
-            JdbcClient.create(new DriverManagerDataSource(houses.url(), "mosaic", ""))
-                .sql(OperationTest.STORED)
-                .query(String.class)
-                .list();
-        Weighers.Tally tally = weighers.compare(stored);
+        Weighers.Tally tally = weighers.compare(stored(houses.url()));
         line(
             "weights through a proxy, one of two instances killed in turn (slowest answer %d ms)"
                 .formatted(slowest.get()),
@@ -300,6 +298,39 @@ public class OperationDrill {
             tally.holds());
       }
     }
+  }
+
+  @Test
+  public void theDatabaseDiesAndItsStandbyTakesOver() throws Exception {
+    try (Houses houses = new Houses()) {
+      houses.addStandby();
+      int port = Houses.freePort();
+      houses.startOn(houses.urlOfBoth(), port, true);
+      try (Weighers weighers = new Weighers("http://127.0.0.1:" + port, BENCHES)) {
+        weighers.pace(300);
+        weighers.begin();
+        weighers.await(10 * BENCHES);
+        houses.killDatabase();
+        pause(500, 2000);
+        houses.promoteStandby();
+        weighers.await(weighers.answered() + 10 * BENCHES);
+        weighers.end();
+        Weighers.Tally tally = weighers.compare(stored(houses.urlOfBoth()));
+        line(
+            "weights while the database dies and its standby takes over",
+            tally.answered(),
+            tally.lost(),
+            tally.doubled(),
+            tally.holds());
+      }
+    }
+  }
+
+  private static List<String> stored(String url) {
+    return JdbcClient.create(new DriverManagerDataSource(url, "mosaic", ""))
+        .sql(OperationTest.STORED)
+        .query(String.class)
+        .list();
   }
 
   @Test
@@ -326,20 +357,21 @@ public class OperationDrill {
       readers.forEach(Thread::start);
       TimeUnit.SECONDS.sleep(3);
       gaps.values().forEach(gap -> gap.set(0));
-      // news for the silent ones, so that their buffers fill within minutes and not within hours
-      for (int second = 0; second < 6 * ROUNDS; second++) {
+      // news for those that do not read, so that their buffers fill within minutes, not hours
+      for (int half = 0; half < 2 * STREAM_SECONDS; half++) {
         jdbc.sql("select cast(pg_notify('lot_changed', '1 ' || repeat('x', 7000)) as text)")
             .query(String.class)
             .single();
         TimeUnit.MILLISECONDS.sleep(500);
       }
       long worst = gaps.values().stream().mapToLong(AtomicLong::get).max().orElse(0);
-      long silent = gaps.values().stream().filter(gap -> gap.get() > 2_000).count();
+      long silent = gaps.values().stream().filter(gap -> gap.get() > MOST_SILENT_MILLIS).count();
       for (Socket socket : all) {
         socket.close();
       }
       line(
-          "streams beside eight that never read (longest silence %d ms)".formatted(worst),
+          "streams beside eight that never read for %d s (longest silence %d ms)"
+              .formatted(STREAM_SECONDS, worst),
           gaps.size(),
           silent,
           0,

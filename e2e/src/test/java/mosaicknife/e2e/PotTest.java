@@ -57,12 +57,12 @@ public class PotTest extends InBrowser {
     form.locator("input[name=temperature]").fill("" + degrees);
     String at = now().minusMinutes(minutesAgo).format(DateTimeFormatter.ofPattern("HH:mm"));
     form.locator("input[name=at]").fill(at);
-    form.locator("button").click();
+    answered(page, form.locator("button")::click);
     assertThat(page.locator(".alert-success")).containsText("written down");
   }
 
   private static void yes(Page page) {
-    page.click(".chain .is-on button");
+    answered(page, () -> page.click(".chain .is-on button"));
     assertThat(page.locator(".alert-success")).isVisible();
   }
 

@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.atomic.AtomicInteger;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
@@ -36,6 +37,7 @@ public class HouseSettings {
   private final Clock clock;
 
   private volatile Kept kept;
+  private final AtomicInteger changes = new AtomicInteger();
 
   HouseSettings(
       HouseRepository houses, VenueRepository venues, SupplierRepository suppliers, Clock clock) {
@@ -53,7 +55,10 @@ public class HouseSettings {
   @Transactional(readOnly = true)
   public House house() {
     Kept known = kept;
-    if (known != null && System.nanoTime() - known.readAt() < KEPT_NANOS) {
+    int change = changes.get();
+    if (known != null
+        && known.change() == change
+        && System.nanoTime() - known.readAt() < KEPT_NANOS) {
       return known.house();
     }
     House house =
@@ -61,7 +66,7 @@ public class HouseSettings {
             .findById(HouseEntity.ONLY_ID)
             .orElseGet(() -> new HouseEntity("Mosaic Knife", EUR, UnitSystem.METRIC, UTC))
             .toHouse();
-    kept = new Kept(house, System.nanoTime());
+    kept = new Kept(house, change, System.nanoTime());
     return house;
   }
 
@@ -76,17 +81,20 @@ public class HouseSettings {
 
   /**
    * Every request asks several times how the house writes; another instance's change comes late.
+   *
+   * @param change the change of the house before which it was begun to be read: a reader that was
+   *     slower than a change does not bring the old house back
    */
-  private record Kept(House house, long readAt) {}
+  private record Kept(House house, int change, long readAt) {}
 
   private void forgetAfterCommit() {
-    kept = null;
+    changes.incrementAndGet();
     if (TransactionSynchronizationManager.isSynchronizationActive()) {
       TransactionSynchronizationManager.registerSynchronization(
           new TransactionSynchronization() {
             @Override
             public void afterCompletion(int status) {
-              kept = null;
+              changes.incrementAndGet();
             }
           });
     }

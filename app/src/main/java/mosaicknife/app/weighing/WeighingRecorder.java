@@ -21,7 +21,6 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.WeighingEntity.Place;
 import mosaicknife.app.weighing.WeighingEntity.Stamp;
 import mosaicknife.app.weighing.WeighingRepository.MassRow;
-import mosaicknife.app.weighing.WeighingRepository.PlaceRow;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.context.ApplicationEventPublisher;
@@ -30,8 +29,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Writes weighings down: takes them, corrects them, takes them back. A weight is taken with three
- * questions to the database, four for a piece of a part; its news leave with the row (a trigger).
+ * Writes weighings down: takes them, corrects them, takes them back. A weight is taken with two
+ * questions to the database, three for a piece of a part; its news leave with the row (a trigger).
  */
 @Service
 @Transactional
@@ -83,33 +82,33 @@ public class WeighingRecorder implements WeighedParts {
    */
   @PreAuthorize("hasAuthority('WEIGH')")
   public Weighed take(Take take) {
-    PlaceRow at = place(take.lotId(), take.slot());
+    List<PlaceRow> rows = place(take.lotId(), take.slot());
+    PlaceRow at = rows.get(0);
+    List<WeighingEntity> links = links(rows);
     Mass mass = take.entry().mass();
-    List<WeighingEntity> links = weighings.findByPartId(at.getPart());
     Optional<WeighingEntity> sentBefore =
         links.stream().filter(link -> link.id().equals(take.id())).findFirst();
     if (sentBefore.isPresent()) {
       checkSame(sentBefore.get(), take);
-      return new Weighed(at.getName(), mass);
+      return new Weighed(at.name(), mass);
     }
     checkOpen(take.lotId(), at);
-    Refusal.ifFound(
-        LotRules.fish(take.lotId(), at.getFish(), at.getName(), take.fishNo(), fish(links)));
-    Refusal.ifFound(LotRules.weight(at.getName(), mass, Mass.ofMilligrams(at.getPurchased())));
+    Refusal.ifFound(LotRules.fish(take.lotId(), at.fish(), at.name(), take.fishNo(), fish(links)));
+    Refusal.ifFound(LotRules.weight(at.name(), mass, at.purchased()));
     checkInside(at, mass);
-    int piece = at.getRow() ? lastPiece(links, take.fishNo()) + 1 : 0;
-    Place place = new Place(at.getPart(), take.fishNo(), piece);
-    Stamp stamp = new Stamp(current.get().id(), moment(take, at.getReceived()));
+    int piece = at.inARow() ? lastPiece(links, take.fishNo()) + 1 : 0;
+    Place place = new Place(at.part(), take.fishNo(), piece);
+    Stamp stamp = new Stamp(current.get().id(), moment(take, at.received()));
     WeighingEntity weighing = WeighingEntity.taken(take.id(), place, take.entry(), stamp);
     Optional<WeighingEntity> last = last(links, take.fishNo(), piece);
     if (last.isPresent()) {
-      weighing.after(last.get(), follow(at.getName(), last.get(), take));
+      weighing.after(last.get(), follow(at.name(), last.get(), take));
     }
     weighings.saveAndFlush(weighing);
-    if (at.getSkipped()) {
+    if (at.skipped()) {
       events.publishEvent(new PartWeighedAfterAll(take.lotId(), take.slot()));
     }
-    return new Weighed(at.getName(), mass);
+    return new Weighed(at.name(), mass);
   }
 
   /** An identifier means one weighing for ever; a sender that uses it twice would lose one. */
@@ -127,19 +126,23 @@ public class WeighingRecorder implements WeighedParts {
    */
   public record Weighed(String part, Mass mass) {}
 
-  private PlaceRow place(long lotId, String slot) {
-    PlaceRow at =
-        weighings
-            .findPlace(lotId, slot)
-            .orElseThrow(() -> Refusal.ofMissing("lot.problem.there-is-no-lot-choose", lotId));
-    if (at.getPart() == null) {
+  private List<PlaceRow> place(long lotId, String slot) {
+    List<PlaceRow> rows = weighings.findPlace(lotId, slot);
+    if (rows.isEmpty()) {
+      throw Refusal.ofMissing("lot.problem.there-is-no-lot-choose", lotId);
+    }
+    if (rows.get(0).part() == null) {
       throw Refusal.ofMissing("parts.problem.lot-has-no-such-part", lotId);
     }
-    return at;
+    return rows;
+  }
+
+  private static List<WeighingEntity> links(List<PlaceRow> rows) {
+    return rows.stream().flatMap(row -> row.link().stream()).toList();
   }
 
   private static void checkOpen(long lotId, PlaceRow at) {
-    if (at.getFinished()) {
+    if (at.finished() != null) {
       throw Refusal.ofInput("lot.problem.lot-is-closed-open-it", lotId);
     }
   }
@@ -180,16 +183,16 @@ public class WeighingRecorder implements WeighedParts {
 
   /** What is cut from a part cannot outweigh it; other pieces of a row count, an old figure not. */
   private void checkInside(PlaceRow at, Mass mass) {
-    if (at.getParent() == null) {
+    if (at.parent() == null) {
       return;
     }
-    List<MassRow> family = weighings.findInside(at.getParent());
+    List<MassRow> family = weighings.findInside(at.parent());
     MassRow parent =
-        family.stream().filter(row -> row.getPart() == at.getParent()).findFirst().orElseThrow();
+        family.stream().filter(row -> row.getPart() == at.parent()).findFirst().orElseThrow();
     long others =
         family.stream()
-            .filter(row -> row.getPart() != at.getParent())
-            .filter(row -> row.getPart() != at.getPart() || at.getRow())
+            .filter(row -> row.getPart() != at.parent())
+            .filter(row -> row.getPart() != at.part() || at.inARow())
             .mapToLong(MassRow::getMass)
             .sum();
     Refusal.ifFound(
@@ -290,32 +293,33 @@ public class WeighingRecorder implements WeighedParts {
    */
   @PreAuthorize("hasAuthority('WEIGH')")
   public Weighed move(long lotId, UUID id, UUID weighing, String slot) {
-    PlaceRow at = place(lotId, slot);
+    List<PlaceRow> rows = place(lotId, slot);
+    PlaceRow at = rows.get(0);
     WeighingEntity wrong =
         weighings
             .findById(weighing)
             .orElseThrow(() -> Refusal.ofInput("weighing.problem.that-weight-is-not-there"));
     Mass mass = wrong.mass().orElse(Mass.ZERO);
-    List<WeighingEntity> links = weighings.findByPartId(at.getPart());
+    List<WeighingEntity> links = links(rows);
     if (links.stream().anyMatch(link -> link.id().equals(id))) {
-      return new Weighed(at.getName(), mass);
+      return new Weighed(at.name(), mass);
     }
     checkOpen(lotId, at);
     Optional<WeighingEntity> last = last(links, wrong.fishNo(), 0);
-    if (at.getRow() || last.filter(link -> !link.isTakenBack()).isPresent()) {
-      throw Refusal.ofInput("weighing.problem.was-weighed-choose-another", at.getName());
+    if (at.inARow() || last.filter(link -> !link.isTakenBack()).isPresent()) {
+      throw Refusal.ofInput("weighing.problem.was-weighed-choose-another", at.name());
     }
     takeBack(lotId, UUID.randomUUID(), weighing);
-    Refusal.ifFound(LotRules.fish(lotId, at.getFish(), at.getName(), wrong.fishNo(), fish(links)));
+    Refusal.ifFound(LotRules.fish(lotId, at.fish(), at.name(), wrong.fishNo(), fish(links)));
     checkInside(at, mass);
     WeighingEntity moved =
-        wrong.movedTo(id, new Place(at.getPart(), wrong.fishNo(), 0), current.get().id());
+        wrong.movedTo(id, new Place(at.part(), wrong.fishNo(), 0), current.get().id());
     last.ifPresent(link -> moved.after(link, ""));
     weighings.saveAndFlush(moved);
-    if (at.getSkipped()) {
+    if (at.skipped()) {
       events.publishEvent(new PartWeighedAfterAll(lotId, slot));
     }
-    return new Weighed(at.getName(), mass);
+    return new Weighed(at.name(), mass);
   }
 
   private String partName(long lotId, long partId) {

@@ -42,14 +42,14 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
         and w.fishNo > 0 and p.parentId is null and p.kind in :kinds
       """;
 
-  /** What must be known of a part and its lot before a weight is taken, in one look. */
   String PLACE =
       """
-      select p.id as part, p.name as name, p.parent_id as parent, p.in_a_row as row,
-             p.skipped as skipped,
-             coalesce(l.own_mg, l.invoiced_mg) as purchased, l.fish_count as fish,
-             l.received_at as received, l.finished_at is not null as finished
-      from lot l left join lot_part p on p.lot_id = l.id and p.slot = :slot
+      select new mosaicknife.app.weighing.PlaceRow(
+        p.id, p.name, p.parentId, p.inARow, p.skipped,
+        coalesce(l.own, l.invoiced), l.fishCount, l.receivedAt, l.finishedAt, w)
+      from LotEntity l
+      left join LotPartEntity p on p.lotId = l.id and p.slot = :slot
+      left join WeighingEntity w on w.partId = p.id
       where l.id = :lotId
       """;
 
@@ -63,27 +63,6 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
       where p.id = :parent or p.parent_id = :parent
       group by p.id, p.name
       """;
-
-  /** A part and its lot before a weight is taken; without part the lot has none of that slot. */
-  interface PlaceRow {
-    Long getPart();
-
-    String getName();
-
-    Long getParent();
-
-    Boolean getRow();
-
-    Boolean getSkipped();
-
-    long getPurchased();
-
-    int getFish();
-
-    java.time.Instant getReceived();
-
-    boolean getFinished();
-  }
 
   /** A part with the mass that stands. */
   interface MassRow {
@@ -117,8 +96,8 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
           + " group by w.partId order by min(w.takenAt)")
   List<Long> findInOrder(Collection<Long> partIds);
 
-  @NativeQuery(PLACE)
-  Optional<PlaceRow> findPlace(long lotId, String slot);
+  @Query(PLACE)
+  List<PlaceRow> findPlace(long lotId, String slot);
 
   @NativeQuery(INSIDE)
   List<MassRow> findInside(long parent);
