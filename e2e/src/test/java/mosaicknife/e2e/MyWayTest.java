@@ -193,8 +193,7 @@ public class MyWayTest extends InBrowser {
     page.navigate(address("/dock/" + lot));
     page.click("summary:has-text('one by one')");
     page.fill("#fish-lines", "520 g\n560 g\n600 g\n1.4 kg");
-    page.click("form[action$='/fish'] button");
-    page.waitForLoadState();
+    answered(page, () -> page.click("form[action$='/fish'] button"));
     page.navigate(address("/plan/" + lot));
     page.fill("#portion", "150 g");
     page.locator("#portion").blur();

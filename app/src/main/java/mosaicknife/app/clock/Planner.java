@@ -1,7 +1,8 @@
 package mosaicknife.app.clock;
 
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import mosaicknife.core.clock.Agenda;
 import mosaicknife.core.clock.Backward;
 import mosaicknife.core.clock.Schedule;
@@ -10,29 +11,54 @@ import mosaicknife.core.clock.WayOut;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
-/** Places the day; the same day is placed once, however many pages ask for it. */
+/**
+ * Places the day; the same day is placed once, however many pages ask for it, and so is what would
+ * help it.
+ */
 @Component
 class Planner {
 
   private static final double A_WAY = 0.2;
   private static final int MOST_WAYS = 4;
 
+  /** The day as it is, and as it would be with what is just being dragged. */
+  private static final int MOST_DAYS = 4;
+
   private final double seconds;
-  private Plan last;
+  private final Map<Agenda, Plan> days =
+      new LinkedHashMap<>() {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Agenda, Plan> eldest) {
+          return size() > MOST_DAYS;
+        }
+      };
 
   Planner(@Value("${mosaic.clock.seconds:1.2}") double seconds) {
     this.seconds = seconds;
   }
 
-  /** A day with its schedule. */
-  private record Plan(Agenda agenda, Schedule schedule) {}
+  /** A day with its schedule, and with what helps it if somebody asked. */
+  private static final class Plan {
+
+    private final Schedule schedule;
+    private List<WayOut.Other> others;
+    private List<WayOut> ways;
+    private List<Schedule.Placed> fewest;
+
+    private Plan(Schedule schedule) {
+      this.schedule = schedule;
+    }
+  }
+
+  private Plan plan(Agenda agenda) {
+    return days.computeIfAbsent(agenda, day -> new Plan(Backward.of(day, seconds)));
+  }
 
   /** One at a time: whoever asks for the same meanwhile finds it done. */
   synchronized Schedule of(Agenda agenda) {
-    if (last == null || !last.agenda().equals(agenda)) {
-      last = new Plan(agenda, Backward.of(agenda, seconds));
-    }
-    return last.schedule();
+    return plan(agenda).schedule;
   }
 
   /** Whether a task can be put somewhere, beside what was put somewhere already. */
@@ -47,15 +73,22 @@ class Planner {
   }
 
   /** What would help a day that is late, the best few. */
-  List<WayOut> waysOut(Agenda agenda, List<WayOut.Other> others) {
-    return WayOut.of(agenda, of(agenda), others, seconds * A_WAY, MOST_WAYS);
+  synchronized List<WayOut> waysOut(Agenda agenda, List<WayOut.Other> others) {
+    Plan plan = plan(agenda);
+    if (plan.ways == null || !others.equals(plan.others)) {
+      plan.ways = WayOut.of(agenda, plan.schedule, others, seconds * A_WAY, MOST_WAYS);
+      plan.others = others;
+    }
+    return plan.ways;
   }
 
   /** The fewest promises that cannot be kept, if they are fewer than those of the schedule. */
-  List<Schedule.Placed> fewest(Agenda agenda) {
-    Schedule schedule = of(agenda);
-    return Optional.of(Backward.fewestBroken(agenda, seconds))
-        .filter(fewest -> !fewest.isEmpty() && fewest.size() < schedule.broken().size())
-        .orElse(List.of());
+  synchronized List<Schedule.Placed> fewest(Agenda agenda) {
+    Plan plan = plan(agenda);
+    if (plan.fewest == null) {
+      List<Schedule.Placed> fewest = Backward.fewestBroken(agenda, seconds);
+      plan.fewest = fewest.size() < plan.schedule.broken().size() ? fewest : List.of();
+    }
+    return plan.fewest;
   }
 }
