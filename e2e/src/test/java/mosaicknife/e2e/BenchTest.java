@@ -259,6 +259,47 @@ public class BenchTest extends InBrowser {
     assertThat(page.locator("#said")).containsText("600 g taken.");
   }
 
+  @Test
+  public void aSheetThatComesLateDoesNotCallOffTheNextOne() {
+    Page page = bench("tobiah", receive("hake", "4.860"));
+    page.click(".tally a:has-text('Left fillet')");
+    assertThat(page.locator("#next-part b")).hasText("Left fillet");
+    page.fill("#typed", "1.318 kg");
+    page.click("#take-typed");
+    assertThat(page.locator("#said")).containsText("1.318 kg taken.");
+    page.click(".tally a:has-text('Left fillet')");
+    page.click("#more summary");
+    page.click("#start-row");
+    assertThat(page.locator("#next-part b")).hasText("Portions of left fillet");
+    // the sheet after the first portion is read, and comes when the second was answered
+    page.evaluate(
+        """
+        () => {
+          const real = window.fetch;
+          const said = document.getElementById('said');
+          const second = new Promise((done) => {
+            new MutationObserver(() => said.textContent.includes('179 g taken') && done())
+              .observe(said, { childList: true });
+          });
+          window.fetch = async (url, what) => {
+            const answer = await real(url, what);
+            if (!what?.method && !window.isHeld) {
+              window.isHeld = true;
+              await second;
+            }
+            return answer;
+          };
+        }
+        """);
+    for (String weight : List.of("181 g", "179 g")) {
+      page.fill("#typed", weight);
+      page.click("#take-typed");
+      assertThat(page.locator("#said")).containsText(weight + " taken.");
+      page.waitForFunction("() => window.isHeld");
+    }
+    assertThat(page.locator(".tally tr:has-text('Portions') th")).containsText("2 so far");
+  }
+
   private Page bench(String person, int lot) {
     Page page = signedIn(person);
     page.navigate(address("/bench/" + lot));

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.EnumSet;
 import java.util.Set;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
@@ -15,6 +16,11 @@ import org.springframework.core.Ordered;
 import org.springframework.session.Session;
 import org.springframework.session.SessionRepository;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionCallback;
+import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Sessions that ask the database once a request: that somebody was here is written once a minute,
@@ -25,6 +31,25 @@ import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 class SparingSessions {
 
   private static final Duration SEEN_EVERY = Duration.ofMinutes(1);
+  private static final String OPERATIONS = "springSessionTransactionOperations";
+
+  private static final ThreadLocal<Boolean> READING = ThreadLocal.withInitial(() -> false);
+
+  /** A session is written in a transaction of its own; to read one it takes none. */
+  @Bean(defaultCandidate = false)
+  @Qualifier(OPERATIONS)
+  static TransactionOperations springSessionTransactionOperations(
+      PlatformTransactionManager manager) {
+    TransactionTemplate writing = new TransactionTemplate(manager);
+    writing.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+    TransactionOperations reading = TransactionOperations.withoutTransaction();
+    return new TransactionOperations() {
+      @Override
+      public <T> T execute(TransactionCallback<T> action) {
+        return (READING.get() ? reading : writing).execute(action);
+      }
+    };
+  }
 
   /** In place of the rows themselves, for whoever asks for the sessions. */
   @Bean
@@ -97,8 +122,13 @@ class SparingSessions {
         saved.remove();
         return justSaved;
       }
-      S row = rows.findById(id);
-      return row == null ? null : new Kept<>(row, false);
+      READING.set(true);
+      try {
+        S row = rows.findById(id);
+        return row == null ? null : new Kept<>(row, false);
+      } finally {
+        READING.remove();
+      }
     }
 
     @Override

@@ -248,9 +248,11 @@ class PotController {
     return live(id, model, "cool");
   }
 
+  /** Of a pot that was packed meanwhile, on another tablet say, it asks no more. */
   private String live(long id, Model model, String fragment) {
-    show(book.find(id).orElseThrow(() -> Refusal.ofMissing("pot.problem.packed-already")), model);
-    return "pot/batch :: " + fragment;
+    Optional<Brew> found = book.find(id);
+    found.ifPresent(brew -> show(brew, model));
+    return (found.isPresent() ? "pot/batch :: " : "pot/packed :: ") + fragment;
   }
 
   private void show(Brew brew, Model model) {

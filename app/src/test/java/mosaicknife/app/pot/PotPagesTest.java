@@ -164,6 +164,11 @@ public class PotPagesTest extends WithPages {
         larder.onShelves().stream().filter(one -> one.trace().lots().contains(lot)).count(),
         1,
         "two taps are one");
+    // a tablet that still looks at it is told, and asks no more
+    String still = page("maren", "/pot/" + brew.id() + "/now");
+    assertTrue(still.contains("packed or dropped already"), still);
+    assertFalse(still.contains("hx-trigger"), still);
+    assertFalse(page("maren", "/pot/" + brew.id() + "/cooling").contains("hx-trigger"));
   }
 
   private String pack(Brew brew, String litres, String units) throws Exception {
