@@ -16,6 +16,7 @@ import mosaicknife.app.shared.Typed;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -52,7 +53,7 @@ public class HouseSettings {
    *
    * @return the house
    */
-  @Transactional(readOnly = true)
+  @Transactional(propagation = Propagation.SUPPORTS, readOnly = true)
   public House house() {
     Kept known = kept;
     int change = changes.get();
@@ -75,12 +76,14 @@ public class HouseSettings {
    *
    * @return the day in its time zone
    */
+  @Transactional(propagation = Propagation.SUPPORTS, readOnly = true)
   public LocalDate today() {
     return LocalDate.now(clock.withZone(house().formats().zone()));
   }
 
   /**
-   * Every request asks several times how the house writes; another instance's change comes late.
+   * Every request asks several times how the house writes, so a known house takes no transaction;
+   * another instance's change comes late.
    *
    * @param change the change of the house before which it was begun to be read: a reader that was
    *     slower than a change does not bring the old house back
