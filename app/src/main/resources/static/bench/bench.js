@@ -256,6 +256,7 @@ let shownFrom = performance.now(); // the sheet on screen was asked for at this 
 let neededFrom = 0; // and one that was asked for after this one is wanted
 let waiting = null;
 let loading = 0;
+const LOAD_MILLIS = 20000; // a sheet that hangs must not hold up the next
 let asking = false; // a form of the sheet is under way: its answer is the sheet
 let pressed = false;
 document.addEventListener("pointerdown", () => { pressed = true; }, true);
@@ -288,7 +289,8 @@ const load = async (href, byHand) => {
   const from = performance.now();
   const answeredUntil = Date.now();
   loading++;
-  const answer = await fetch(href, { headers: { "HX-Request": "true" } }).catch(() => null);
+  const asked = { headers: { "HX-Request": "true" }, signal: AbortSignal.timeout(LOAD_MILLIS) };
+  const answer = await fetch(href, asked).catch(() => null);
   const html = answer?.ok ? await answer.text().catch(() => "") : "";
   loading--;
   if (href !== hrefOf(place)) return;

@@ -6,6 +6,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalTime;
 import java.util.Base64;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -18,7 +20,15 @@ import org.testng.annotations.Test;
 /** Takes the pictures of docs/screenshots from the demo; run by {@code ./mosaic shots}. */
 public class Shots extends InBrowser {
 
+  /** In the morning, so that the pictures of a day do not hang on the hour they are taken. */
+  private final Clock morning = itIsNow(LocalTime.of(7, 0));
+
   private final Path folder = Path.of(System.getProperty("mosaic.shots", "target/shots"));
+
+  @Override
+  Clock clock() {
+    return morning;
+  }
 
   @Test
   public void takeThePictures() {
