@@ -98,7 +98,18 @@ final class Houses implements AutoCloseable {
   /** A second database that follows: nothing is answered as taken before it has it too. */
   void addStandby() {
     postgres(
-        "pg_basebackup", "-h", "127.0.0.1", "-p", port(), "-U", "mosaic", "-D", standby(), "-R");
+        "pg_basebackup",
+        "-h",
+        "127.0.0.1",
+        "-p",
+        port(),
+        "-U",
+        "mosaic",
+        "-D",
+        standby(),
+        "-R",
+        "-c",
+        "fast");
     start(standby(), standbyPort);
     JdbcClient jdbc = JdbcClient.create(new DriverManagerDataSource(url(), "mosaic", ""));
     jdbc.sql("alter system set synchronous_standby_names = '*'").update();

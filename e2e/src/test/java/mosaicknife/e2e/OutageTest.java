@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import org.springframework.util.FileSystemUtils;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -237,12 +238,13 @@ public class OutageTest {
   }
 
   @AfterClass(alwaysRun = true)
-  void stop() {
+  void stop() throws IOException {
     if (playwright != null) {
       playwright.close();
     }
     if (houses != null) {
       houses.close();
     }
+    FileSystemUtils.deleteRecursively(profile);
   }
 }
