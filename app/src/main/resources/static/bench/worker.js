@@ -8,16 +8,26 @@ const isStatic = function (url) { return url.pathname.startsWith("/ui/") || url.
 self.addEventListener("install", function () { self.skipWaiting(); });
 self.addEventListener("activate", function (event) { event.waitUntil(self.clients.claim()); });
 
-const freshElseKept = async function (request, key) {
-  const cache = await caches.open(CACHE);
+// without room the page is shown all the same, only not kept
+const keep = async function (key, answer) {
   try {
-    const answer = await fetch(request);
-    if (answer.ok && !answer.redirected) await cache.put(key, answer.clone());
-    const kept = answer.status >= 500 ? await cache.match(key) : null;
-    return kept || answer;
-  } catch (e) {
-    return (await cache.match(key)) || Response.error();
+    await (await caches.open(CACHE)).put(key, answer);
+  } catch (e) { /* as above */ }
+};
+// a browser that has only just opened may need a moment for what it stored
+const kept = async function (key) {
+  for (let tries = 0; tries < 3; tries++) {
+    const found = await caches.open(CACHE).then((cache) => cache.match(key)).catch(() => null);
+    if (found) return found;
+    await new Promise((later) => { setTimeout(later, 200); });
   }
+  return null;
+};
+const freshElseKept = async function (request, key) {
+  const answer = await fetch(request).catch(() => null);
+  if (!answer || answer.status >= 500) return (await kept(key)) || answer || Response.error();
+  if (answer.ok && !answer.redirected) await keep(key, answer.clone());
+  return answer;
 };
 // the names of static files change with their content
 const keptElseFresh = async function (request) {

@@ -25,6 +25,7 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
 final class Houses implements AutoCloseable {
 
   private static final int WAIT_SECONDS = 90;
+  private static final int LOOKS_A_SECOND = 5;
 
   private final Path folder;
   private final Path programs;
@@ -211,27 +212,31 @@ final class Houses implements AutoCloseable {
   }
 
   private static void waitFor(int port, Process process) throws IOException {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(WAIT_SECONDS);
-    while (System.nanoTime() < end && process.isAlive()) {
-      try {
-        HttpURLConnection up =
-            (HttpURLConnection)
-                URI.create("http://127.0.0.1:" + port + "/up").toURL().openConnection();
-        up.setConnectTimeout(500);
-        up.setReadTimeout(2_000);
-        if (up.getResponseCode() == 200) {
-          return;
-        }
-      } catch (IOException e) {
-        pause();
+    for (int looks = 0; looks < WAIT_SECONDS * LOOKS_A_SECOND && process.isAlive(); looks++) {
+      if (isUp(port)) {
+        return;
       }
+      pause();
     }
     throw new IOException("the application on port " + port + " did not start");
   }
 
+  private static boolean isUp(int port) {
+    try {
+      HttpURLConnection up =
+          (HttpURLConnection)
+              URI.create("http://127.0.0.1:" + port + "/up").toURL().openConnection();
+      up.setConnectTimeout(500);
+      up.setReadTimeout(2_000);
+      return up.getResponseCode() == 200;
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
   private static void pause() {
     try {
-      Thread.sleep(200);
+      TimeUnit.MILLISECONDS.sleep(1000 / LOOKS_A_SECOND);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }

@@ -1,8 +1,7 @@
 package mosaicknife.app.clock;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import mosaicknife.app.shared.Recent;
 import mosaicknife.core.clock.Agenda;
 import mosaicknife.core.clock.Backward;
 import mosaicknife.core.clock.Schedule;
@@ -25,18 +24,11 @@ class Planner {
   private static final int MOST_DAYS = 4;
 
   private final double seconds;
-  private final Map<Agenda, Plan> days =
-      new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Agenda, Plan> eldest) {
-          return size() > MOST_DAYS;
-        }
-      };
+  private final Recent<Agenda, Plan> days;
 
   Planner(@Value("${mosaic.clock.seconds:1.2}") double seconds) {
     this.seconds = seconds;
+    days = new Recent<>(MOST_DAYS, day -> new Plan(Backward.of(day, seconds)));
   }
 
   /** A day with its schedule, and with what helps it if somebody asked. */
@@ -52,13 +44,9 @@ class Planner {
     }
   }
 
-  private Plan plan(Agenda agenda) {
-    return days.computeIfAbsent(agenda, day -> new Plan(Backward.of(day, seconds)));
-  }
-
-  /** One at a time: whoever asks for the same meanwhile finds it done. */
+  /** One at a time, for each takes a processor. */
   synchronized Schedule of(Agenda agenda) {
-    return plan(agenda).schedule;
+    return days.of(agenda).schedule;
   }
 
   /** Whether a task can be put somewhere, beside what was put somewhere already. */
@@ -74,7 +62,7 @@ class Planner {
 
   /** What would help a day that is late, the best few. */
   synchronized List<WayOut> waysOut(Agenda agenda, List<WayOut.Other> others) {
-    Plan plan = plan(agenda);
+    Plan plan = days.of(agenda);
     if (plan.ways == null || !others.equals(plan.others)) {
       plan.ways = WayOut.of(agenda, plan.schedule, others, seconds * A_WAY, MOST_WAYS);
       plan.others = others;
@@ -84,7 +72,7 @@ class Planner {
 
   /** The fewest promises that cannot be kept, if they are fewer than those of the schedule. */
   synchronized List<Schedule.Placed> fewest(Agenda agenda) {
-    Plan plan = plan(agenda);
+    Plan plan = days.of(agenda);
     if (plan.fewest == null) {
       List<Schedule.Placed> fewest = Backward.fewestBroken(agenda, seconds);
       plan.fewest = fewest.size() < plan.schedule.broken().size() ? fewest : List.of();

@@ -1,7 +1,6 @@
 package mosaicknife.app.homes;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import mosaicknife.app.shared.Recent;
 import mosaicknife.core.use.PlanQuestion;
 import mosaicknife.core.use.UsePlan;
 import mosaicknife.core.use.UsePlanner;
@@ -19,18 +18,11 @@ class PlanDesk {
   private static final double SECONDS = 2;
   private static final int REMEMBERED = 8;
 
-  private final Map<PlanQuestion, UsePlan> plans =
-      new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
+  private final Recent<PlanQuestion, UsePlan> plans =
+      new Recent<>(REMEMBERED, asked -> UsePlanner.plan(asked, SECONDS));
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<PlanQuestion, UsePlan> eldest) {
-          return size() > REMEMBERED;
-        }
-      };
-
-  synchronized UsePlan plan(PlanQuestion question) {
-    return plans.computeIfAbsent(question, asked -> UsePlanner.plan(asked, SECONDS));
+  UsePlan plan(PlanQuestion question) {
+    return plans.of(question);
   }
 
   /** The solver's own code is loaded beside the first pages, not before the first plan. */

@@ -1,7 +1,6 @@
 package mosaicknife.app.slice;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import mosaicknife.app.shared.Recent;
 import mosaicknife.core.slice.Service;
 import mosaicknife.core.slice.ServicePlan;
 import mosaicknife.core.slice.ServicePlanner;
@@ -14,22 +13,13 @@ class ServicePlans {
 
   private static final int KEPT = 20;
 
-  private final double seconds;
-  private final Map<Service, ServicePlan> last = new LinkedHashMap<>();
+  private final Recent<Service, ServicePlan> plans;
 
   ServicePlans(@Value("${mosaic.slice.seconds:1.5}") double seconds) {
-    this.seconds = seconds;
+    plans = new Recent<>(KEPT, service -> ServicePlanner.plan(service, seconds));
   }
 
-  synchronized ServicePlan of(Service service) {
-    ServicePlan known = last.get(service);
-    if (known == null) {
-      known = ServicePlanner.plan(service, seconds);
-      last.put(service, known);
-      if (last.size() > KEPT) {
-        last.remove(last.keySet().iterator().next());
-      }
-    }
-    return known;
+  ServicePlan of(Service service) {
+    return plans.of(service);
   }
 }
