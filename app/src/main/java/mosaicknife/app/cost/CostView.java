@@ -9,10 +9,10 @@ import java.util.stream.Stream;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlateLines;
+import mosaicknife.app.shared.PlateWords;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.breakdown.Breakdown;
 import mosaicknife.core.breakdown.Knowledge;
-import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.breakdown.Yields;
 import mosaicknife.core.cost.CostLadder;
 import mosaicknife.core.cost.CostSheet;
@@ -96,7 +96,8 @@ record CostView(
       CostingMethod method, boolean chosen, String onMains, String edible, String portion) {}
 
   /** The portions inside one main cut. */
-  record FilletRow(String name, String mass, long count, String over, boolean estimated) {}
+  record FilletRow(
+      String name, String mass, long count, String over, boolean estimated, List<String> said) {}
 
   /** What one part carries. */
   record PartRow(String name, String mass, String share, String purpose, String carries) {}
@@ -149,7 +150,7 @@ record CostView(
         fillets(sheet.portions(), formats),
         dishes(plates, costs, formats),
         parts(sheet.breakdown(), costs, formats),
-        yields(sheet.breakdown(), yields, formats),
+        yields(sheet.portions().eaten(), yields, formats),
         formats.percent(yields.usable()),
         formats.percent(yields.kept()),
         formats.percent(yields.discarded()));
@@ -268,11 +269,12 @@ record CostView(
         .map(
             inside ->
                 new FilletRow(
-                    inside.name(),
+                    inside.part().name(),
                     formats.mass(inside.mass()),
                     inside.count(),
                     formats.mass(inside.over()),
-                    inside.isEstimated()))
+                    inside.part().estimated(),
+                    PlateWords.of(List.of(inside), formats)))
         .toList();
   }
 
@@ -295,8 +297,7 @@ record CostView(
         .toList();
   }
 
-  private static List<YieldRow> yields(Breakdown breakdown, Yields yields, Formats formats) {
-    Mass mains = Mass.total(breakdown.mains().stream().map(Node::mass).toList());
+  private static List<YieldRow> yields(Mass mains, Yields yields, Formats formats) {
     return Stream.of(State.UNGUTTED, State.GUTTED, State.HEADED_AND_GUTTED)
         .map(yields::basis)
         .flatMap(Optional::stream)

@@ -28,7 +28,6 @@ import mosaicknife.core.lot.BetterCut;
 import mosaicknife.core.lot.LotPortions;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Mass;
 import org.springframework.stereotype.Component;
 
 /** What plates of each dish cost lately, and what brings a dear one back. */
@@ -154,7 +153,13 @@ public class DishCosts {
     ExactMoney plate();
 
     /** A lighter portion. */
-    record Lighter(Mass portion, ExactMoney plate) implements Remedy {}
+    record Lighter(DishLimit.Lighter portion) implements Remedy {
+
+      @Override
+      public ExactMoney plate() {
+        return portion.plate();
+      }
+    }
 
     /** Another fish that is on offer. */
     record OtherFish(Offer offer, ExactMoney plate) implements Remedy {}
@@ -200,8 +205,8 @@ public class DishCosts {
     DishLimit limit = dish.limit().orElseThrow();
     List<Remedy> remedies = new ArrayList<>();
     limit
-        .portion(dish.serving().target(), last.plate().minus(garnish), garnish)
-        .ifPresent(portion -> remedies.add(new Remedy.Lighter(portion, limit.most())));
+        .portion(last.of().portions(), last.plate().minus(garnish), garnish)
+        .ifPresent(lighter -> remedies.add(new Remedy.Lighter(lighter)));
     otherFish(dish, last, garnish).ifPresent(remedies::add);
     BetterCut.of(last.sheet(), catalogue.now(), labour)
         .map(

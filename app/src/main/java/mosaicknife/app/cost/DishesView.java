@@ -11,6 +11,7 @@ import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.DishLimit;
 import mosaicknife.core.cost.FactorRange;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.UnitPrice;
@@ -91,7 +92,7 @@ record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
             .orElse(""),
         limit.map(one -> formats.money(one.most())).orElse(""),
         costed.isPassed(),
-        costed.remedies().stream().map(one -> words(one, formats)).toList(),
+        remedies(costed, formats),
         String.join(" ", points),
         limit.map(one -> at(one.most(), most)).orElse(-1.0),
         at(last, most),
@@ -99,6 +100,16 @@ record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
             costed.plates().stream()
                 .map(one -> formats.say("cost.said.plate-of", formats.day(one.day()), one.plate()))
                 .toList()));
+  }
+
+  private static List<String> remedies(DishCosts.Costed costed, Formats formats) {
+    Serving.Form form = costed.dish().serving().form();
+    List<String> all =
+        new ArrayList<>(costed.remedies().stream().map(one -> words(one, formats)).toList());
+    if (costed.isPassed() && !form.isLighterForMore()) {
+      all.add(formats.say("cost.said.no-lighter", formats.serving(costed.dish().serving())));
+    }
+    return all;
   }
 
   private static double major(ExactMoney money) {
@@ -112,7 +123,10 @@ record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
   private static String words(DishCosts.Remedy remedy, Formats formats) {
     if (remedy instanceof DishCosts.Remedy.Lighter lighter) {
       return formats.say(
-          "cost.said.remedy-portion", lighter.portion(), formats.money(lighter.plate()));
+          "cost.said.remedy-portion",
+          lighter.portion().portion(),
+          formats.money(lighter.plate()),
+          lighter.portion().plates());
     }
     if (remedy instanceof DishCosts.Remedy.OtherFish other) {
       return formats.say(

@@ -13,6 +13,7 @@ import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.cost.Comparison;
 import mosaicknife.core.cost.Contender;
+import mosaicknife.core.portion.Eaten;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -73,13 +74,13 @@ class CompareApi {
       throw Refusal.ofInput("exchange.problem.cuts");
     }
     Mass purchased = Texts.mass(asked.purchased());
-    List<List<Mass>> cuts = texts.stream().map(Texts::mass).map(List::of).toList();
-    Mass all = Mass.total(cuts.stream().flatMap(List::stream).toList());
+    List<Mass> cuts = texts.stream().map(Texts::mass).toList();
+    Mass all = Mass.total(cuts);
     boolean isCut =
         purchased.isPositive()
             && all.isPositive()
             && all.compareTo(purchased) <= 0
-            && cuts.stream().flatMap(List::stream).noneMatch(Mass::isNegative);
+            && cuts.stream().noneMatch(Mass::isNegative);
     if (!isCut) {
       throw Refusal.ofInput("exchange.problem.cuts");
     }
@@ -90,7 +91,7 @@ class CompareApi {
         Texts.price(asked.price(), currency).times(purchased),
         Texts.money(asked.labour(), currency),
         Texts.money(asked.credit(), currency),
-        cuts,
+        cuts.stream().map(cut -> Eaten.of(1, cut)).toList(),
         true,
         0);
   }

@@ -10,6 +10,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.Mass;
@@ -29,6 +30,7 @@ import mosaicknife.core.slice.Style;
  * @param boneless how many portions without bones are wanted
  * @param length how long the chosen fillet is, if somebody measured it
  * @param priced whether somebody said what portions are worth
+ * @param isOfDish whether nothing but what the dish wants is asked
  */
 record Asked(
     Serving serving,
@@ -36,7 +38,8 @@ record Asked(
     PinBoneCut.Way bones,
     int boneless,
     Optional<Double> length,
-    boolean priced) {
+    boolean priced,
+    boolean isOfDish) {
 
   private static final BigDecimal MOST_THICK = BigDecimal.valueOf(200);
   private static final BigDecimal LEAST_LENGTH = BigDecimal.ONE;
@@ -49,20 +52,23 @@ record Asked(
   static final int KINDS = 3;
 
   /** What the dish of a cut asks. */
-  static Asked ofDish(Serving dish, Formats formats) {
+  static Asked ofDish(Serving dish, OnBoard piece, Formats formats) {
     return new Asked(
         dish,
         List.of(
-            worth(PortionType.of(formats.mass(dish.target()), dish, 0, false), Optional.empty())),
+            worth(
+                PortionType.of(formats.mass(dish.target()), dish, piece.eaten()),
+                Optional.empty())),
         PinBoneCut.Way.LEFT_IN,
         0,
         Optional.empty(),
-        false);
+        false,
+        true);
   }
 
   /** Reads what was typed; what was not is the dish's. */
   static Asked of(
-      Map<String, String> typed, Serving dish, OnBoard piece, Lot lot, Formats formats) {
+      Map<String, String> typed, Serving dish, OnBoard piece, LotSheet sheet, Formats formats) {
     String tolerance = text(typed, "tolerance");
     double share =
         tolerance.isEmpty()
@@ -75,6 +81,10 @@ record Asked(
             ? 0
             : Typed.decimal(thick, 1, BigDecimal.ZERO, MOST_THICK, "thick").doubleValue();
     Style style = Typed.choice(Style.values(), text(typed, "style")).orElse(Style.STRAIGHT);
+    if (style == Style.BLOCK && sheet.plan().squares()) {
+      // it was weighed when its edges were off already
+      style = Style.STRAIGHT;
+    }
     boolean boneless = typed.containsKey("boneless");
     if (boneless && style == Style.STEAK) {
       throw Refusal.ofField("style", "slice.problem.a-steak-has-its-bone");
@@ -103,8 +113,9 @@ record Asked(
         types,
         Typed.choice(PinBoneCut.Way.values(), text(typed, "bones")).orElse(PinBoneCut.Way.LEFT_IN),
         without.isEmpty() ? 0 : Typed.count(without, 0, Slicer.MOST_BONELESS, "without"),
-        length(text(typed, "length"), piece, lot),
-        priced);
+        length(text(typed, "length"), piece, sheet.lot()),
+        priced,
+        false);
   }
 
   private static String text(Map<String, String> typed, String name) {
@@ -113,8 +124,11 @@ record Asked(
 
   private static Serving serving(
       String weight, Serving dish, double tolerance, String field, Formats formats) {
+    // as shown it is the dish's, to the last ounce
     Mass target =
-        weight.isEmpty() ? dish.target() : MassText.parse(weight, formats.system().small()).mass();
+        weight.isEmpty() || weight.equals(formats.mass(dish.target()))
+            ? dish.target()
+            : MassText.parse(weight, formats.system().small()).mass();
     if (!target.isPositive()) {
       throw Refusal.ofField(field, "slice.problem.no-portion");
     }
@@ -150,6 +164,6 @@ record Asked(
 
   /** The same for another fillet of the lot, whose length nobody measured. */
   Asked elsewhere() {
-    return new Asked(serving, types, bones, boneless, Optional.empty(), priced);
+    return new Asked(serving, types, bones, boneless, Optional.empty(), priced, isOfDish);
   }
 }

@@ -75,8 +75,8 @@ class Evening {
     List<LotSheet> here = sheets.of(all.stream().filter(Lot::mayBeServed).toList());
     List<OnALot> fillets = new ArrayList<>();
     for (LotSheet sheet : here) {
-      OnBoard.of(sheet).stream()
-          .filter(OnBoard::measured)
+      OnBoard.toSlice(sheet).stream()
+          .filter(OnBoard::isWeighed)
           .filter(one -> one.shape(sheet.lot(), Optional.empty()).isPresent())
           .forEach(one -> fillets.add(new OnALot(sheet, one)));
     }
@@ -114,7 +114,7 @@ class Evening {
   /** Worth of a plate: its price where every dish has one, else its grams. */
   private static PortionType type(Dish dish, int pieces, boolean priced) {
     PortionType type =
-        PortionType.of(dish.name(), dish.serving(), 0, dish.specification().isBoneless());
+        PortionType.ofAny(dish.name(), dish.serving(), dish.specification().isBoneless());
     long worth =
         priced
             ? dish.price().orElseThrow().rounded(RoundingMode.HALF_UP).minorUnits() / pieces
@@ -129,7 +129,12 @@ class Evening {
       Set<Integer> kinds = new HashSet<>();
       for (int i = 0; i < dishes.size(); i++) {
         Dish dish = dishes.get(i);
-        boolean may = !dish.raw() || SliceView.isRaw(one.sheet());
+        boolean may =
+            (!dish.raw() || SliceView.isRaw(one.sheet(), one.piece()))
+                && dish.serving()
+                        .leastServed(one.piece().eaten().cut())
+                        .compareTo(one.piece().eaten().mass())
+                    <= 0;
         if (may && dish.fish().contains(one.sheet().lot().species().code())) {
           kinds.add(i);
         }

@@ -220,7 +220,8 @@ record ServiceView(
                       name(one, formats),
                       SliceView.centimetres(piece.to() * cut.get().fillet().centimetres()),
                       formats.about(piece.mass()),
-                      SliceView.flags(piece, cut.get(), SliceView.isRaw(one.sheet()), formats)));
+                      SliceView.flags(
+                          piece, cut.get(), SliceView.isRaw(one.sheet(), one.piece()), formats)));
             }
           }
         }

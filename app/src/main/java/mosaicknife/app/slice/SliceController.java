@@ -56,21 +56,30 @@ class SliceController {
 
   /** What a page is about: a fillet of a lot, what is asked of it, and what was wrong with that. */
   private record Question(
-      LotSheet sheet, List<OnBoard> board, OnBoard piece, Asked asked, String sentence) {}
+      LotSheet sheet, List<OnBoard> board, OnBoard piece, Asked asked, String sentence) {
+
+    /** Whether something else is asked than what the dishes want. */
+    boolean isTyped() {
+      return !asked.isOfDish();
+    }
+  }
 
   private Optional<Question> question(LotSheet sheet, Map<String, String> typed) {
-    List<OnBoard> board = OnBoard.of(sheet);
+    List<OnBoard> board = OnBoard.toSlice(sheet);
     return chosen(board, typed.getOrDefault("piece", ""))
         .map(
             piece -> {
               Formats formats = houses.house().formats();
               Serving dish = sheet.plates().servingOf(piece.part().slot());
               try {
-                Asked asked = Asked.of(typed, dish, piece, sheet.lot(), formats);
+                Asked asked =
+                    typed.keySet().stream().allMatch("piece"::equals)
+                        ? Asked.ofDish(dish, piece, formats)
+                        : Asked.of(typed, dish, piece, sheet, formats);
                 desk.check(sheet, board, asked);
                 return new Question(sheet, board, piece, asked, "");
               } catch (Refusal | QuantityFormatException refusal) {
-                Asked asked = Asked.ofDish(dish, formats);
+                Asked asked = Asked.ofDish(dish, piece, formats);
                 return new Question(sheet, board, piece, asked, words.say(refusal));
               }
             });
@@ -140,16 +149,20 @@ class SliceController {
             desk.ways(sheet, question.piece(), asked),
             desk.home(sheet, question.piece(), cut),
             formats));
-    model.addAttribute("picture", SlicePicture.of(cut, SliceView.isRaw(sheet), formats));
+    model.addAttribute(
+        "picture", SlicePicture.of(cut, SliceView.isRaw(sheet, question.piece()), formats));
     List<SliceView.Side> sides = new ArrayList<>();
     for (OnBoard other : question.board()) {
-      desk.cut(sheet, other, asked.elsewhere())
-          .ifPresent(one -> sides.add(SliceView.side(other, one, formats)));
+      Asked ofOther = asked(sheet, other, Optional.of(question), formats);
+      desk.cut(sheet, other, ofOther)
+          .ifPresent(one -> sides.add(SliceView.side(other, one, ofOther, formats)));
     }
     model.addAttribute("sides", sides);
-    model.addAttribute("total", sides.stream().mapToInt(SliceView.Side::count).sum());
+    model.addAttribute("plates", SliceView.plates(sheet, formats));
+    if (question.isTyped()) {
+      model.addAttribute("asked", sides.stream().mapToLong(SliceView.Side::count).sum());
+    }
     model.addAttribute("weighed", weighed.of(List.of(sheet)));
-    model.addAttribute("measured", question.board().stream().allMatch(OnBoard::measured));
   }
 
   /** One cut at a time, large, beside a ruler as long as it is. */
@@ -167,7 +180,7 @@ class SliceController {
 
   private void showOnBoard(Question question, PassCut cut, String step, Model model) {
     Formats formats = houses.house().formats();
-    boolean raw = SliceView.isRaw(question.sheet());
+    boolean raw = SliceView.isRaw(question.sheet(), question.piece());
     BoardView view = BoardView.of(question.piece(), cut, step, raw, formats);
     model.addAttribute("view", view);
     model.addAttribute("picture", SlicePicture.of(cut, raw, formats));
@@ -203,8 +216,8 @@ class SliceController {
     Formats formats = houses.house().formats();
     Optional<Question> question = question(sheet, typed);
     List<SliceView.Printed> printed = new ArrayList<>();
-    for (OnBoard one : OnBoard.of(sheet)) {
-      Asked asked = asked(sheet, one, question, typed, formats);
+    for (OnBoard one : OnBoard.toSlice(sheet)) {
+      Asked asked = asked(sheet, one, question, formats);
       desk.cut(sheet, one, asked)
           .ifPresent(cut -> printed.add(SliceView.printed(sheet, one, cut, formats)));
     }
@@ -213,13 +226,9 @@ class SliceController {
 
   /** As on the page where something was asked there; else what the dish of each cut wants. */
   private static Asked asked(
-      LotSheet sheet,
-      OnBoard one,
-      Optional<Question> question,
-      Map<String, String> typed,
-      Formats formats) {
-    if (typed.isEmpty() || question.isEmpty()) {
-      return Asked.ofDish(sheet.plates().servingOf(one.part().slot()), formats);
+      LotSheet sheet, OnBoard one, Optional<Question> question, Formats formats) {
+    if (question.filter(Question::isTyped).isEmpty()) {
+      return Asked.ofDish(sheet.plates().servingOf(one.part().slot()), one, formats);
     }
     boolean here = one.key().equals(question.get().piece().key());
     return here ? question.get().asked() : question.get().asked().elsewhere();

@@ -5,9 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.PlateWords;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
-import mosaicknife.core.portion.Serving;
+import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.slice.Alternatives;
@@ -30,7 +31,6 @@ import mosaicknife.core.use.Hand;
  * @param answer the portions, in words
  * @param beside what else is of it: left over and where it goes, trimmed, the strip
  * @param bones how many of the portions have bones, in words; empty if none
- * @param plates how many plates, where one is several pieces; empty else
  * @param ways other ways to cut it
  * @param boned what can be done about the pin bones; empty where there are none
  * @param curve how many portions other targets give; empty with several kinds
@@ -43,7 +43,6 @@ record SliceView(
     String answer,
     List<String> beside,
     String bones,
-    String plates,
     List<String> ways,
     List<Boned> boned,
     List<Point> curve,
@@ -63,7 +62,7 @@ record SliceView(
   record Boned(PinBoneCut.Way way, String said, boolean here, boolean best) {}
 
   /** A fillet of the lot in a line. */
-  record Side(String key, String name, String mass, int count, boolean measured, String over) {}
+  record Side(String key, String name, String mass, long count, boolean measured, String over) {}
 
   /** A fillet on paper. */
   record Printed(String name, String mass, String dish, List<Row> rows, String over) {}
@@ -90,14 +89,8 @@ record SliceView(
             whole.measured() ? "slice.said.long" : "slice.said.about-long",
             centimetres(whole.centimetres())),
         (piece.measured() ? "" : "≈\u00a0") + answer(cut, asked, formats),
-        beside(cut, home, formats),
+        beside(cut, piece, asked, home, formats),
         bony == 0 ? "" : formats.say("slice.said.bony", bony),
-        asked.serving().form() == Serving.Form.PIECES && asked.serving().count() > 1
-            ? formats.say(
-                "slice.said.plates",
-                cut.portions() / asked.serving().count(),
-                asked.serving().count())
-            : "",
         single && cut.lanes().size() == 1
             ? Alternatives.of(cut.lanes().get(0), type.target()).stream()
                 .map(way -> formats.say("slice.said.way", way.count(), way.each()))
@@ -105,11 +98,12 @@ record SliceView(
             : List.of(),
         boned(cut, ways, formats),
         single && cut.lanes().size() == 1 ? curve(cut.lanes().get(0), type, formats) : List.of(),
-        steps(cut, sheet, formats));
+        steps(cut, isRaw(sheet, piece), formats));
   }
 
-  static boolean isRaw(LotSheet sheet) {
-    return sheet.lot().rawGate().filter(RawGate::isOpen).isPresent();
+  /** Whether a part may be served raw: a record may be of it alone. */
+  static boolean isRaw(LotSheet sheet, OnBoard piece) {
+    return sheet.lot().rawGate(piece.part().optionalSlot()).filter(RawGate::isOpen).isPresent();
   }
 
   /** So many of the target; from the lightest to the heaviest where they are not that. */
@@ -140,8 +134,13 @@ record SliceView(
     return portions.stream().filter(one -> one.type().orElseThrow().equals(kind)).count();
   }
 
-  private static List<String> beside(PassCut cut, Optional<Hand.Home> home, Formats formats) {
+  private static List<String> beside(
+      PassCut cut, OnBoard piece, Asked asked, Optional<Hand.Home> home, Formats formats) {
     List<String> beside = new ArrayList<>();
+    if (asked.isOfDish()) {
+      beside.addAll(
+          PlateWords.of(WholePortions.of(piece.eaten(), asked.serving()).fillets(), formats));
+    }
     Mass over = Mass.total(cut.lanes().stream().map(Slicing::over).toList());
     if (over.isPositive()) {
       String mass = formats.about(over);
@@ -198,7 +197,7 @@ record SliceView(
             .collect(Collectors.joining(" · "));
   }
 
-  private static List<Step> steps(PassCut cut, LotSheet sheet, Formats formats) {
+  private static List<Step> steps(PassCut cut, boolean raw, Formats formats) {
     List<Step> steps = new ArrayList<>();
     for (int i = 0; i < cut.lanes().size(); i++) {
       PinBoneCut.Lane lane = cut.bones().lanes().get(i);
@@ -212,7 +211,7 @@ record SliceView(
                 formats.about(piece.mass()),
                 piece.type().isEmpty()
                     ? formats.say("slice.said.left")
-                    : flags(piece, slicing, isRaw(sheet), formats),
+                    : flags(piece, slicing, raw, formats),
                 piece.type().isPresent()));
       }
     }
@@ -242,20 +241,26 @@ record SliceView(
     return curve;
   }
 
-  static Side side(OnBoard piece, PassCut cut, Formats formats) {
+  /** What the lot gives, counted as every station counts it. */
+  static String plates(LotSheet sheet, Formats formats) {
+    WholePortions all = sheet.plates().count(OnBoard.of(sheet));
+    return (all.isEstimated() ? "≈\u00a0" : "") + formats.say("slice.in-the-lot", all.count());
+  }
+
+  static Side side(OnBoard piece, PassCut cut, Asked asked, Formats formats) {
     Mass over = Mass.total(cut.lanes().stream().map(Slicing::over).toList());
     return new Side(
         piece.key(),
         name(piece, formats),
         mass(piece, formats),
-        cut.portions(),
+        asked.isOfDish() ? asked.serving().served(piece.eaten()) : cut.portions(),
         piece.measured(),
         over.isPositive() ? formats.about(over) : "");
   }
 
   static Printed printed(LotSheet sheet, OnBoard piece, PassCut cut, Formats formats) {
     List<Row> rows = new ArrayList<>();
-    for (Step step : steps(cut, sheet, formats)) {
+    for (Step step : steps(cut, isRaw(sheet, piece), formats)) {
       if (step.portion()) {
         rows.add(
             new Row(

@@ -12,6 +12,7 @@ import mosaicknife.core.cost.Contender;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CuttingOptions;
+import mosaicknife.core.portion.Eaten;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -66,7 +67,7 @@ public final class Contenders {
         paid,
         labour(labourPerHour, CutPlan.minutesToPortion(BOUGHT)),
         ExactMoney.zero(paid.currency()),
-        List.of(List.of(eaten)),
+        List.of(Eaten.of(1, eaten)),
         false,
         0);
   }
@@ -96,14 +97,13 @@ public final class Contenders {
       Offer offer,
       ExactMoney labourPerHour) {
     Mass all = Mass.total(fish);
-    List<List<Mass>> cuts = new ArrayList<>();
+    List<Eaten> cuts = new ArrayList<>();
     double mean = 0;
     double variance = 0;
     for (CutPlan.MainCut cut : plan.mainCuts()) {
-      cuts.add(
-          fish.stream()
-              .map(one -> one.multipliedBy(Fraction.ofEstimate(cut.mean()), RoundingMode.DOWN))
-              .toList());
+      for (int i = 0; i < fish.size(); i++) {
+        cuts.add(Eaten.of(i + 1, fish.get(i)).multipliedBy(Fraction.ofEstimate(cut.mean())));
+      }
       mean += cut.mean();
       variance += cut.spread() * cut.spread();
     }

@@ -5,12 +5,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.function.DoubleUnaryOperator;
 import java.util.function.Predicate;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.breakdown.Likeness;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.plan.CutPlan.MainCut;
+import mosaicknife.core.portion.Eaten;
 import mosaicknife.core.portion.Serving;
 import org.apache.commons.statistics.distribution.TruncatedNormalDistribution;
 
@@ -115,12 +115,12 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
       case SLICES ->
           serving.filled()
               ? ofFilled(mains, grade, serving, sides)
-              : apart(integrated(mains, masses(grade), light(serving), sides));
+              : apart(integrated(mains, masses(grade), slices(light(serving)), sides));
       case PIECES ->
           serving.count() == 1
               ? apart(atMostOneEach(mains, grade, serving, sides))
               : ofWorths(mains, grade, sides, inPieces(serving));
-      case BY_WEIGHT -> ofWorths(mains, grade, sides, mass -> mass / light(serving));
+      case BY_WEIGHT -> ofWorths(mains, grade, sides, (cut, mass) -> mass / light(serving));
       case SHARED -> ofShared(mains, grade, serving, sides);
       case FISH ->
           serving.count() == 1
@@ -139,9 +139,44 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     return serving.lightest().milligrams();
   }
 
-  private static DoubleUnaryOperator inPieces(Serving serving) {
-    double lightest = serving.lightestPiece().milligrams();
-    return mass -> mass >= lightest ? 1.0 / serving.count() : 0;
+  private static OfPiece inPieces(Serving serving) {
+    return (cut, mass) -> mass >= leastOf(serving, cut) ? 1.0 / serving.count() : 0;
+  }
+
+  /** The lightest that is served of a cut, where a plate is so many pieces. */
+  private static double leastOf(Serving serving, MainCut cut) {
+    return serving.leastServed(cut.isPiece() ? Eaten.Cut.PIECE : Eaten.Cut.MAIN).milligrams();
+  }
+
+  /** What a piece is worth in plates, by the cut it is and its mass. */
+  private interface OfPiece {
+    double plates(MainCut cut, double mass);
+  }
+
+  /** From which mass on a cut gives so many portions; it rises with their number. */
+  private interface Edges {
+    double of(int portions);
+  }
+
+  private static Edges slices(double lightest) {
+    return portions -> portions * lightest;
+  }
+
+  private static int portions(Edges edges, double mass) {
+    int most = 1;
+    while (edges.of(most) <= mass) {
+      most *= 2;
+    }
+    int few = most / 2;
+    while (most - few > 1) {
+      int middle = (few + most) / 2;
+      if (edges.of(middle) <= mass) {
+        few = middle;
+      } else {
+        most = middle;
+      }
+    }
+    return few;
   }
 
   private static FishPortions ofFilled(
@@ -150,9 +185,9 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     double[] masses = masses(grade);
     if (isNeverLight(mains, masses[0], lightest, sides)
         || light(mains, masses, lightest, sides) <= LIGHT) {
-      return apart(integrated(mains, masses, lightest, sides));
+      return apart(integrated(mains, masses, slices(lightest), sides));
     }
-    Worth worth = new Worth(mass -> plates(mass / lightest));
+    Worth worth = new Worth((cut, mass) -> plates(mass / lightest));
     worth.addAll(mains, masses, sides);
     return new FishPortions(Counts.exactly(0), Optional.of(worth.together()));
   }
@@ -182,7 +217,7 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
   }
 
   private static FishPortions ofWorths(
-      List<MainCut> mains, SizeGrade grade, Likeness sides, DoubleUnaryOperator worth) {
+      List<MainCut> mains, SizeGrade grade, Likeness sides, OfPiece worth) {
     Worth worths = new Worth(worth);
     worths.addAll(mains, masses(grade), sides);
     return new FishPortions(Counts.exactly(0), Optional.of(worths.together()));
@@ -196,7 +231,7 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
         (mass, deviation) -> {
           Run fish = new Run(0, new double[] {1});
           for (MainCut main : mains) {
-            Run cut = ofOneCut(main, mass, deviation, light(serving), sides);
+            Run cut = ofOneCut(main, mass, deviation, slices(leastOf(serving, main)), sides);
             double none = cut.from == 0 ? cut.values[0] : 0;
             fish = fish.plus(new Run(0, new double[] {none, 1 - none}));
           }
@@ -222,12 +257,12 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
   /** Sums up what fish of known mass and meatiness are worth in plates. */
   private static final class Worth {
 
-    private final DoubleUnaryOperator ofPiece;
+    private final OfPiece ofPiece;
     private double fish;
     private double sum;
     private double squares;
 
-    private Worth(DoubleUnaryOperator ofPiece) {
+    private Worth(OfPiece ofPiece) {
       this.ofPiece = ofPiece;
     }
 
@@ -249,7 +284,7 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
         double squaresOfCut = 0;
         for (int own = 0; own < DEVIATIONS.length; own++) {
           double off = sides.shared() * DEVIATIONS[node] + sides.own() * DEVIATIONS[own];
-          double plates = ofPiece.applyAsDouble(mass * share(cut, off));
+          double plates = ofPiece.plates(cut, mass * share(cut, off));
           ofCut += WEIGHTS[own] * plates;
           squaresOfCut += WEIGHTS[own] * plates * plates;
         }
@@ -273,18 +308,16 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
     double edible = mains.stream().mapToDouble(MainCut::mean).sum();
     double spread = sides.shared() * mains.stream().mapToDouble(MainCut::spread).sum();
     List<MainCut> all = List.of(new MainCut(edible, spread));
-    Counts counts = integrated(all, masses(grade), light(serving), sides);
-    double[] atLeastOne = new double[Math.max(2, counts.most() + 1)];
-    for (int i = 0; i <= counts.most(); i++) {
-      atLeastOne[Math.max(1, i)] += counts.probability(i);
-    }
-    return apart(Counts.of(atLeastOne));
+    // as the serving itself rounds: to the nearer number, none of them with too little
+    double target = serving.target().milligrams();
+    double least = Serving.LEAST_OF_SHARED.toDouble() * target;
+    Edges guests = n -> n <= 1 ? 0 : Math.max(n * least, (n - 0.5) * target);
+    return apart(integrated(all, masses(grade), guests, sides));
   }
 
   private static Counts integrated(
-      List<MainCut> mains, double[] masses, double lightest, Likeness sides) {
-    return averaged(
-        masses, (mass, deviation) -> ofOneFish(mains, mass, deviation, lightest, sides));
+      List<MainCut> mains, double[] masses, Edges edges, Likeness sides) {
+    return averaged(masses, (mass, deviation) -> ofOneFish(mains, mass, deviation, edges, sides));
   }
 
   private interface OneFish {
@@ -328,14 +361,14 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
 
   /** The portions of a fish of known mass and meatiness: its cuts, added by convolution. */
   private static Run ofOneFish(
-      List<MainCut> mains, double mass, double deviation, double lightest, Likeness sides) {
+      List<MainCut> mains, double mass, double deviation, Edges edges, Likeness sides) {
     Run fish = new Run(0, new double[] {1});
     Run cut = fish;
     MainCut before = null;
     for (MainCut main : mains) {
       // left and right have the same norm, so their distribution is worked out once
       if (before == null || main.mean() != before.mean() || main.spread() != before.spread()) {
-        cut = ofOneCut(main, mass, deviation, lightest, sides);
+        cut = ofOneCut(main, mass, deviation, edges, sides);
       }
       fish = fish.plus(cut);
       before = main;
@@ -366,16 +399,16 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
 
   /** The portions in one cut of a fish of known mass and meatiness. */
   private static Run ofOneCut(
-      MainCut cut, double fishMass, double deviation, double lightest, Likeness sides) {
+      MainCut cut, double fishMass, double deviation, Edges edges, Likeness sides) {
     double mean = fishMass * (cut.mean() + sides.shared() * cut.spread() * deviation);
     double sigma = fishMass * sides.own() * cut.spread();
     double least = fishMass * LEAST_OF_MEAN * cut.mean();
-    int from = (int) Math.floor(Math.max(least, mean - FAR * sigma) / lightest);
-    int to = Math.max(from, (int) Math.floor(Math.max(least, mean + FAR * sigma) / lightest));
+    int from = portions(edges, Math.max(least, mean - FAR * sigma));
+    int to = Math.max(from, portions(edges, Math.max(least, mean + FAR * sigma)));
     double[] probabilities = new double[to - from + 1];
     double before = 0;
     for (int k = from; k < to; k++) {
-      double edge = (k + 1) * lightest;
+      double edge = edges.of(k + 1);
       double upTo = edge <= least ? 0 : NormalTable.below((edge - mean) / sigma);
       probabilities[k - from] = upTo - before;
       before = upTo;

@@ -1,9 +1,9 @@
 package mosaicknife.core.cost;
 
-import java.math.RoundingMode;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.portion.Eaten;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -19,7 +19,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param paid what it cost
  * @param labour the work at the board, from 0
  * @param credit what other parts take off it, from 0; more than it cost counts as all
- * @param cuts what is eaten of each main cut, one mass for each fish, together within the purchase
+ * @param cuts what is eaten of each main cut of each fish, together within the purchase
  * @param measured whether that was weighed; else it is by the norm
  * @param spread how far the yield may be off, as a fraction of it, nine times in ten; 0 if measured
  */
@@ -30,7 +30,7 @@ public record Contender(
     ExactMoney paid,
     ExactMoney labour,
     ExactMoney credit,
-    List<List<Mass>> cuts,
+    List<Eaten> cuts,
     boolean measured,
     double spread) {
 
@@ -43,8 +43,8 @@ public record Contender(
     Check.that(
         !paid.isNegative() && !labour.isNegative() && !credit.isNegative(),
         "Expected money from 0, found %s, %s, %s".formatted(paid, labour, credit));
-    cuts = cuts.stream().map(List::copyOf).toList();
-    Mass mains = Mass.total(cuts.stream().flatMap(List::stream).toList());
+    cuts = List.copyOf(cuts);
+    Mass mains = Mass.total(cuts.stream().map(Eaten::mass).toList());
     Check.that(
         mains.isPositive() && mains.compareTo(purchased) <= 0,
         "Expected main cuts within %s, found %s".formatted(purchased, mains));
@@ -67,7 +67,7 @@ public record Contender(
    * @return what is eaten of them
    */
   public Mass mains() {
-    return Mass.total(cuts.stream().flatMap(List::stream).toList());
+    return Mass.total(cuts.stream().map(Eaten::mass).toList());
   }
 
   /**
@@ -127,12 +127,7 @@ public record Contender(
    */
   public Contender yielding(Fraction yield) {
     Fraction factor = yield.dividedBy(share());
-    List<List<Mass>> scaled =
-        cuts.stream()
-            .map(
-                cut ->
-                    cut.stream().map(one -> one.multipliedBy(factor, RoundingMode.DOWN)).toList())
-            .toList();
+    List<Eaten> scaled = cuts.stream().map(one -> one.multipliedBy(factor)).toList();
     return new Contender(id, name, purchased, paid, labour, credit, scaled, measured, spread);
   }
 

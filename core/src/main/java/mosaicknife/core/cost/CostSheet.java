@@ -1,11 +1,9 @@
 package mosaicknife.core.cost;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import mosaicknife.core.breakdown.Breakdown;
-import mosaicknife.core.breakdown.Node.Leaf;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.portion.WholePortions;
@@ -23,7 +21,7 @@ import mosaicknife.core.quantity.UnitPrice;
  *
  * @param costing the cost spread over the parts
  * @param cost the lot's cost
- * @param mains the mass of the main cuts (EP), positive
+ * @param mains what is eaten of the main cuts (EP), positive: of a fish served whole its flesh
  * @param portions the whole portions inside the mains
  */
 public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions portions) {
@@ -76,13 +74,10 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
       Map<String, UnitPrice> values,
       Set<String> held,
       WholePortions portions) {
-    List<Leaf> mains = breakdown.mains();
-    if (mains.isEmpty()) {
-      return Optional.empty();
-    }
-    Mass mass = Mass.total(mains.stream().map(Leaf::mass).toList());
-    return Costing.by(method, breakdown, cost, values, held)
-        .map(costing -> new CostSheet(costing, cost, mass, portions));
+    return breakdown.mains().isEmpty() || !portions.eaten().isPositive()
+        ? Optional.empty()
+        : Costing.by(method, breakdown, cost, values, held)
+            .map(costing -> new CostSheet(costing, cost, portions.eaten(), portions));
   }
 
   /**

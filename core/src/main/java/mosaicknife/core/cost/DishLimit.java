@@ -1,8 +1,10 @@
 package mosaicknife.core.cost;
 
-import java.math.RoundingMode;
+import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.portion.Serving;
+import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -14,6 +16,8 @@ import mosaicknife.core.quantity.Mass;
  * @param share how much of it the plate may be, above 0 up to 1
  */
 public record DishLimit(ExactMoney price, Fraction share) {
+
+  private static final long GRAM = 1000;
 
   /** Refuses a dish that is given away, and shares that are none. */
   public DishLimit {
@@ -53,20 +57,41 @@ public record DishLimit(ExactMoney price, Fraction share) {
   }
 
   /**
-   * Returns the portion at which the plate is within its limit again, by weight.
+   * A lighter portion.
    *
-   * @param portion what a portion weighs now
-   * @param fish what of the plate grows with the portion
-   * @param rest what of it does not: garnish
-   * @return the mass, rounded down to the gram; empty if no portion is light enough
+   * @param portion what it weighs, in whole grams
+   * @param plates how many plates there are then
+   * @param plate what one of them costs
    */
-  public Optional<Mass> portion(Mass portion, ExactMoney fish, ExactMoney rest) {
+  public record Lighter(Mass portion, long plates, ExactMoney plate) {}
+
+  /**
+   * Finds the portion at which the plate is within its limit again: whole plates are counted anew,
+   * for a lighter portion that gives none more saves nothing.
+   *
+   * @param now the plates as they are
+   * @param fish what of one of them is shared out among all: fish and work
+   * @param rest what of it is not: garnish
+   * @return the heaviest that is light enough, down to half of what it is; empty if none is, or a
+   *     plate is a piece or a fish, whatever it weighs
+   */
+  public Optional<Lighter> portion(WholePortions now, ExactMoney fish, ExactMoney rest) {
     ExactMoney allowed = most().minus(rest);
-    if (!allowed.isPositive() || !fish.isPositive()) {
+    Serving serving = now.serving();
+    if (!allowed.isPositive() || !fish.isPositive() || !serving.form().isLighterForMore()) {
       return Optional.empty();
     }
-    Mass lighter = portion.multipliedBy(allowed.dividedBy(fish), RoundingMode.DOWN);
-    Mass grams = Mass.ofGrams(lighter.milligrams() / 1000);
-    return grams.isPositive() ? Optional.of(grams) : Optional.empty();
+    ExactMoney all = fish.multipliedBy(Fraction.of(now.count(), 1));
+    List<WholePortions.Part> cuts = now.fillets().stream().map(WholePortions.Inside::part).toList();
+    long grams = serving.target().milligrams() / GRAM;
+    for (long lighter = grams - 1; lighter > 0 && 2 * lighter >= grams; lighter--) {
+      Mass portion = Mass.ofGrams(lighter);
+      long plates = WholePortions.of(cuts, serving.of(portion)).count();
+      if (plates > now.count()
+          && all.compareTo(allowed.multipliedBy(Fraction.of(plates, 1))) <= 0) {
+        return Optional.of(new Lighter(portion, plates, all.dividedBy(plates).plus(rest)));
+      }
+    }
+    return Optional.empty();
   }
 }

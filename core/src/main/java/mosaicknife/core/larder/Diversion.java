@@ -1,5 +1,6 @@
 package mosaicknife.core.larder;
 
+import java.math.RoundingMode;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
@@ -26,6 +27,8 @@ public record Diversion(Map<Way, Mass> grams, Mass irreducible) {
   public enum Way {
     /** Eaten on plates. */
     EATEN,
+    /** Bones and head that went out with a fish served whole: nobody eats them. */
+    BONES_SERVED,
     /** In the pot. */
     POT,
     /** Held on a shelf, or to be. */
@@ -58,7 +61,11 @@ public record Diversion(Map<Way, Mass> grams, Mass irreducible) {
     for (Node.Leaf leaf : sheet.breakdown().leaves()) {
       boolean useless = leaf.kind().nature() == PartClass.IRREDUCIBLE;
       Way way = leaf.purpose().map(Diversion::way).orElse(Way.OPEN);
-      add(grams, way, leaf.mass());
+      Mass eaten = way == Way.EATEN ? eaten(sheet, leaf) : leaf.mass();
+      add(grams, way, eaten);
+      if (leaf.mass().compareTo(eaten) > 0) {
+        add(grams, Way.BONES_SERVED, leaf.mass().minus(eaten));
+      }
       if (useless && (way == Way.COMPOSTED || way == Way.BINNED)) {
         irreducible = irreducible.plus(leaf.mass());
       }
@@ -76,6 +83,13 @@ public record Diversion(Map<Way, Mass> grams, Mass irreducible) {
       add(grams, way(one.place(), before), some);
     }
     return new Diversion(grams, irreducible);
+  }
+
+  private static Mass eaten(LotSheet sheet, Node.Leaf leaf) {
+    return sheet
+        .partOf(leaf)
+        .map(part -> leaf.mass().multipliedBy(sheet.edible(part), RoundingMode.HALF_EVEN))
+        .orElse(leaf.mass());
   }
 
   private static Mass least(Mass one, Mass other) {

@@ -1,6 +1,5 @@
 package mosaicknife.core.lot;
 
-import java.math.RoundingMode;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -210,16 +209,17 @@ public record Lot(
   }
 
   /**
-   * Shares a part of all fish out to each, as their own masses are.
+   * Shares a part of all fish out to each: as their own masses are where those are known, else
+   * alike.
    *
-   * @param part the mass of the part of all fish together
-   * @return one mass for each fish whose own mass is known; empty if none is
+   * @param part the mass of the part of all fish together, from 0
+   * @return one mass for each fish, together the part
    */
   public List<Mass> shared(Mass part) {
     Mass all = Mass.total(each);
-    return each.stream()
-        .map(fish -> part.multipliedBy(fish.dividedBy(all), RoundingMode.HALF_EVEN))
-        .toList();
+    return each.isEmpty()
+        ? part.dividedInto(fish())
+        : part.sharedBy(each.stream().map(fish -> fish.dividedBy(all)).toList());
   }
 
   /**

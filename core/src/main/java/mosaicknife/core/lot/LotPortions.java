@@ -6,10 +6,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mosaicknife.core.anatomy.PartKind;
+import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.SizeGrade;
-import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.buying.Counts;
 import mosaicknife.core.buying.FishPortions;
 import mosaicknife.core.plan.CutPlan;
@@ -45,7 +44,7 @@ public final class LotPortions {
    * What the parts for one dish give.
    *
    * @param dish its name; empty for parts without one
-   * @param mass what they weigh
+   * @param mass what is eaten of them
    * @param portions their plates
    */
   public record OfDish(String dish, Mass mass, WholePortions portions) {}
@@ -61,21 +60,22 @@ public final class LotPortions {
   }
 
   /**
+   * Returns the pieces that were weighed and are for the plate: what the plates of the lot are
+   * counted in.
+   *
+   * @return the pieces in cutting order and by fish
+   */
+  public List<OnBoard> tonight() {
+    return OnBoard.of(sheet).stream().filter(p -> p.isWeighed() && p.isForThePlate()).toList();
+  }
+
+  /**
    * Counts the plates inside the main cuts weighed so far.
    *
    * @return the plates
    */
   public WholePortions counted() {
-    Map<Serving, List<Node.Leaf>> byServing = new LinkedHashMap<>();
-    served()
-        .forEach(
-            leaf ->
-                byServing
-                    .computeIfAbsent(servingOf(slotOf(leaf)), serving -> new ArrayList<>())
-                    .add(leaf));
-    List<WholePortions> all = new ArrayList<>();
-    byServing.forEach((serving, leaves) -> all.add(count(leaves, serving)));
-    return all.size() == 1 ? all.get(0) : WholePortions.together(lot.serving(), all);
+    return count(tonight());
   }
 
   /**
@@ -84,20 +84,16 @@ public final class LotPortions {
    * @return one entry for each dish that parts go to, in cutting order
    */
   public List<OfDish> byDish() {
-    Map<String, List<Node.Leaf>> byDish = new LinkedHashMap<>();
-    served()
-        .forEach(
-            leaf ->
-                byDish
-                    .computeIfAbsent(
-                        sheet.partOf(leaf).map(LotPart::becomes).orElse(""),
-                        dish -> new ArrayList<>())
-                    .add(leaf));
+    Map<String, List<OnBoard>> byDish =
+        tonight().stream()
+            .collect(
+                Collectors.groupingBy(
+                    piece -> piece.part().becomes(), LinkedHashMap::new, Collectors.toList()));
     List<OfDish> dishes = new ArrayList<>();
     byDish.forEach(
-        (dish, leaves) -> {
-          Mass mass = Mass.total(leaves.stream().map(Node.Leaf::mass).toList());
-          dishes.add(new OfDish(dish, mass, count(leaves, servingOf(slotOf(leaves.get(0))))));
+        (dish, pieces) -> {
+          WholePortions portions = count(pieces);
+          dishes.add(new OfDish(dish, portions.eaten(), portions));
         });
     return dishes;
   }
@@ -109,68 +105,43 @@ public final class LotPortions {
    * @return the plates inside it, of all fish; those of its pieces where it was cut further
    */
   public long platesOf(String slot) {
-    Optional<Long> id = sheet.find(slot).map(LotPart::id);
-    List<Node.Leaf> inside =
-        served().stream()
-            .filter(
-                leaf ->
-                    sheet
-                        .partOf(leaf)
-                        .filter(part -> part.slot().equals(slot) || part.parentId().equals(id))
-                        .isPresent())
-            .toList();
-    return count(inside, servingOf(slot)).count();
+    return count(tonight().stream().filter(piece -> isOf(piece.part(), slot)).toList()).count();
+  }
+
+  private boolean isOf(LotPart part, String slot) {
+    return part.slot().equals(slot)
+        || sheet.parentOf(part).filter(parent -> isOf(parent, slot)).isPresent();
   }
 
   /**
-   * Returns what is eaten of the main cuts weighed so far.
+   * Counts the plates inside pieces of the lot: the one way to do it.
    *
-   * @return one list for each cut, one mass for each piece
+   * @param pieces the pieces
+   * @return their plates, by what the dish of each calls a portion
    */
-  public List<List<Mass>> cuts() {
-    return served().stream().map(this::eaten).toList();
+  public WholePortions count(List<OnBoard> pieces) {
+    Map<Serving, Map<LotPart, List<OnBoard>>> byServing = new LinkedHashMap<>();
+    for (OnBoard piece : pieces) {
+      byServing
+          .computeIfAbsent(servingOf(piece.part().slot()), serving -> new LinkedHashMap<>())
+          .computeIfAbsent(piece.part(), part -> new ArrayList<>())
+          .add(piece);
+    }
+    List<WholePortions> all = new ArrayList<>();
+    byServing.forEach(
+        (serving, parts) ->
+            all.add(
+                WholePortions.of(
+                    parts.entrySet().stream().map(LotPortions::part).toList(), serving)));
+    return all.size() == 1 ? all.get(0) : WholePortions.together(lot.serving(), all);
   }
 
-  /** What was put back into a part is served with it and no piece of its own. */
-  private List<Node.Leaf> served() {
-    return sheet.breakdown().mains().stream()
-        .filter(leaf -> sheet.partOf(leaf).filter(p -> p.part().putInto().isPresent()).isEmpty())
-        .toList();
-  }
-
-  private WholePortions count(List<Node.Leaf> leaves, Serving serving) {
-    return WholePortions.in(leaves, serving, this::eaten, LotPortions::slotOf);
-  }
-
-  private static String slotOf(Node.Leaf leaf) {
-    return LeafId.slotOf(leaf.id());
-  }
-
-  /** What is eaten of each piece: without bones and head, and as unequal as the fish were. */
-  private List<Mass> eaten(Node.Leaf leaf) {
-    Fraction edible =
-        sheet
-            .planned(slotOf(leaf))
-            .filter(part -> leaf.kind().is(PartKind.Trait.EATEN_IN_PART))
-            .map(part -> part.edible().dividedBy(part.mass()))
-            .orElse(Fraction.ONE);
-    List<Mass> pieces =
-        leaf.pieces() == lot.each().size()
-            ? lot.shared(leaf.mass())
-            : WholePortions.equalPieces(leaf);
-    Fraction with = edible.plus(putBackInto(leaf));
-    return pieces.stream().map(piece -> piece.multipliedBy(with, RoundingMode.HALF_EVEN)).toList();
-  }
-
-  /** What was put back into a part, as a fraction of it. */
-  private Fraction putBackInto(Node.Leaf leaf) {
-    return sheet
-        .partOf(leaf)
-        .map(
-            part ->
-                Mass.total(sheet.backIn(part).stream().map(LotPart::mass).toList())
-                    .dividedBy(part.mass()))
-        .orElse(Fraction.ZERO);
+  private static WholePortions.Part part(Map.Entry<LotPart, List<OnBoard>> part) {
+    return new WholePortions.Part(
+        part.getKey().slot(),
+        part.getKey().name(),
+        part.getValue().stream().map(OnBoard::eaten).toList(),
+        part.getValue().stream().anyMatch(piece -> !piece.measured()));
   }
 
   /**
@@ -178,10 +149,13 @@ public final class LotPortions {
    *
    * @param plan the plan of the sheet, or another one of the same lot
    * @param labourPerHour what an hour of work costs
-   * @return the plates and what one costs
+   * @return the plates that are as likely passed as not, where odds are known, else those of mean
+   *     fish; and what one costs
    */
   public Plate planned(CutPlan plan, ExactMoney labourPerHour) {
-    return plan.plate(this::servingOf, lot.cost().total(), labourPerHour);
+    return odds(plan)
+        .map(odds -> plan.plate(odds.quantile(0.5), lot.cost().total(), labourPerHour))
+        .orElseGet(() -> plan.plate(this::servingOf, lot.cost().total(), labourPerHour));
   }
 
   private Serving servingOf(PartSlot slot) {
@@ -195,19 +169,23 @@ public final class LotPortions {
    * @return how probable each number is; empty where parts go to dishes with unlike portions
    */
   public Optional<Counts> odds() {
+    return odds(sheet.plan());
+  }
+
+  private Optional<Counts> odds(CutPlan plan) {
     List<Serving> servings =
-        sheet.plan().parts().stream()
+        plan.parts().stream()
             .filter(part -> part.edible().isPositive())
             .map(part -> servingOf(part.slot()))
             .distinct()
             .toList();
-    return servings.size() == 1 ? Optional.of(odds(servings.get(0))) : Optional.empty();
+    return servings.size() == 1 ? Optional.of(odds(plan, servings.get(0))) : Optional.empty();
   }
 
-  private Counts odds(Serving serving) {
+  private Counts odds(CutPlan plan, Serving serving) {
     if (lot.fish() > 1 && !lot.each().isEmpty()) {
       List<FishPortions> each =
-          lot.each().stream().map(fish -> ofOne(fish, KNOWN, serving)).toList();
+          lot.each().stream().map(fish -> ofOne(plan, fish, KNOWN, serving)).toList();
       if (each.stream().allMatch(fish -> fish.together().isEmpty())) {
         return each.stream()
             .map(FishPortions::perFish)
@@ -216,14 +194,14 @@ public final class LotPortions {
     }
     Mass mean = CutPlan.meanOf(lot.purchased(), lot.fish());
     double apart = lot.fish() == 1 ? KNOWN : 2 * sheet.norms().sizes();
-    return ofOne(mean, apart, serving).of(lot.fish(), MOST_PLATES);
+    return ofOne(plan, mean, apart, serving).of(lot.fish(), MOST_PLATES);
   }
 
-  private FishPortions ofOne(Mass fish, double apart, Serving serving) {
+  private FishPortions ofOne(CutPlan plan, Mass fish, double apart, Serving serving) {
     SizeGrade grade =
         new SizeGrade(
             fish.multipliedBy(Fraction.ofEstimate(1 - apart), RoundingMode.HALF_EVEN),
             fish.multipliedBy(Fraction.ofEstimate(1 + apart), RoundingMode.HALF_EVEN));
-    return FishPortions.of(sheet.plan().mainCuts(), grade, serving, sheet.norms().sides());
+    return FishPortions.of(plan.mainCuts(), grade, serving, sheet.norms().sides());
   }
 }

@@ -43,8 +43,12 @@ public final class LotRules {
   /** The heaviest portion. */
   public static final Mass LARGEST_PORTION = Mass.ofGrams(5000);
 
+  /** How much lighter or heavier a portion may be where nobody said; a starting value. */
+  public static final double USUAL_TOLERANCE = 0.05;
+
   /** The portion of a lot whose dish is not known yet; a starting value, and shown as one. */
-  public static final Serving USUAL_SERVING = Serving.slices(Mass.ofGrams(180));
+  public static final Serving USUAL_SERVING =
+      new Serving(Serving.Form.SLICES, Mass.ofGrams(180), USUAL_TOLERANCE, 1, false);
 
   private LotRules() {}
 

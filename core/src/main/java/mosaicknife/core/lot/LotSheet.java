@@ -551,7 +551,7 @@ public record LotSheet(
             .toList();
   }
 
-  private List<LotPart> piecesOf(LotPart part) {
+  List<LotPart> piecesOf(LotPart part) {
     return parts.stream()
         .filter(other -> !other.inARow())
         .filter(other -> other.parentId().filter(id -> id == part.id()).isPresent())
@@ -760,6 +760,19 @@ public record LotSheet(
   }
 
   /**
+   * Returns how much of a part is eaten: bones and head of a fish served whole are not.
+   *
+   * @param part the part
+   * @return the fraction of its mass, by the norm; 1 of what is eaten altogether
+   */
+  public Fraction edible(LotPart part) {
+    return planned(part.slot())
+        .filter(planned -> part.kind().is(PartKind.Trait.EATEN_IN_PART))
+        .map(planned -> planned.edible().dividedBy(planned.mass()))
+        .orElse(Fraction.ONE);
+  }
+
+  /**
    * Returns what a plate of the lot costs, by the costing method the lot chose: the fish, what
    * other parts carry of it, and the work as the plan estimates it.
    *
@@ -794,8 +807,8 @@ public record LotSheet(
             costs -> {
               ExactMoney fish = lot.cost().total().minus(costs.costing().onHeld());
               ExactMoney carried = fish.minus(costs.costing().onMains());
-              Mass tonight = ofTonight(costs.mains());
-              return Mass.total(eaten()).compareTo(tonight) > 0
+              Mass tonight = ofTonight();
+              return costs.mains().compareTo(tonight) > 0
                   ? Optional.empty()
                   : Optional.of(
                       new Contender(
@@ -805,14 +818,15 @@ public record LotSheet(
                           fish,
                           plan.labour(labourPerHour),
                           carried.isNegative() ? ExactMoney.zero(fish.currency()) : carried,
-                          plates().cuts(),
+                          plates().tonight().stream().map(OnBoard::eaten).toList(),
                           true,
                           0));
             });
   }
 
   /** How much of the purchase tonight's main cuts stand for, where others are kept. */
-  private Mass ofTonight(Mass mains) {
+  private Mass ofTonight() {
+    Mass mains = Mass.total(breakdown.mains().stream().map(Node::mass).toList());
     Mass kept =
         Mass.total(
             heldMains().stream()
@@ -820,10 +834,6 @@ public record LotSheet(
                 .map(Node::mass)
                 .toList());
     return lot.purchased().multipliedBy(mains.dividedBy(mains.plus(kept)), RoundingMode.HALF_UP);
-  }
-
-  private List<Mass> eaten() {
-    return plates().cuts().stream().flatMap(List::stream).toList();
   }
 
   /**

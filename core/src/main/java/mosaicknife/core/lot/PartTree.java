@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.plan.CutPlan.Planned;
@@ -119,15 +120,29 @@ final class PartTree {
   }
 
   private Mass restOf(Part part, Mass expected) {
-    List<Part> pieces = piecesOf(part.id());
-    double known =
-        pieces.stream()
-            .mapToDouble(p -> Pieces.find(part.kind(), p.kind()).map(Piece::share).orElse(0.0))
-            .sum();
-    boolean all = pieces.stream().anyMatch(p -> Pieces.find(part.kind(), p.kind()).isEmpty());
-    return all || 1 - known < NO_REST
+    return restOf(part.kind(), piecesOf(part.id()).stream().map(Part::kind).toList(), expected);
+  }
+
+  /**
+   * Returns what is left of a part beside its pieces by their usual shares.
+   *
+   * @param part the kind of the part
+   * @param pieces the kinds of its pieces
+   * @param whole what the part weighs
+   * @return the mass; zero where it is not worth waiting for, or the share of a piece is not known
+   */
+  static Mass restOf(PartKind part, List<PartKind> pieces, Mass whole) {
+    double known = 0;
+    for (PartKind piece : pieces) {
+      Optional<Piece> share = Pieces.find(part, piece);
+      if (share.isEmpty()) {
+        return Mass.ZERO;
+      }
+      known += share.get().share();
+    }
+    return 1 - known < NO_REST
         ? Mass.ZERO
-        : expected.multipliedBy(Fraction.ofEstimate(1 - known), RoundingMode.HALF_EVEN);
+        : whole.multipliedBy(Fraction.ofEstimate(1 - known), RoundingMode.HALF_EVEN);
   }
 
   private boolean isOpened(long part) {

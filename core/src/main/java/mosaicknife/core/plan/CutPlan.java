@@ -2,7 +2,6 @@ package mosaicknife.core.plan;
 
 import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,6 +27,7 @@ import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.plan.CuttingOption.Choice;
 import mosaicknife.core.plan.CuttingOption.Portion;
 import mosaicknife.core.plan.CuttingOption.Shift;
+import mosaicknife.core.portion.Eaten;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -287,10 +287,23 @@ public record CutPlan(
    */
   public boolean leavesPinBones() {
     return fish.species().eating().pinBonesTo() > 0
-        && CuttingOptions.of(fish.species(), fish.state(), choices).stream()
-            .map(choices::in)
-            .flatMap(choice -> choice.traits().stream())
-            .noneMatch(WITHOUT_PIN_BONES::contains);
+        && traits().noneMatch(WITHOUT_PIN_BONES::contains);
+  }
+
+  private Stream<CuttingOption.Trait> traits() {
+    return CuttingOptions.of(fish.species(), fish.state(), choices).stream()
+        .map(choices::in)
+        .flatMap(choice -> choice.traits().stream());
+  }
+
+  /**
+   * Returns whether the main cuts are squared before they are weighed: what was trimmed off then is
+   * not trimmed off again when they are portioned.
+   *
+   * @return true if the plan squares them
+   */
+  public boolean squares() {
+    return traits().anyMatch(CuttingOption.Trait.SQUARED::equals);
   }
 
   /**
@@ -303,10 +316,7 @@ public record CutPlan(
    */
   public LossNorm loss(boolean scaled) {
     Eating eating = fish.species().eating();
-    boolean skinned =
-        CuttingOptions.of(fish.species(), fish.state(), choices).stream()
-            .map(choices::in)
-            .anyMatch(choice -> choice.traits().contains(CuttingOption.Trait.SKIN_OFF));
+    boolean skinned = traits().anyMatch(CuttingOption.Trait.SKIN_OFF::equals);
     LossNorm loss = fish.norms().loss();
     boolean served = eating.skin() != Eating.Skin.NO && !skinned;
     if (eating.scales() != Eating.Scales.NONE && served && !scaled) {
@@ -489,8 +499,15 @@ public record CutPlan(
    *
    * @param mean how much of it is eaten as the main dish, from 0 to 1
    * @param spread the standard deviation of that between fish
+   * @param isPiece whether it is a piece of a main cut that is cut further
    */
-  public record MainCut(double mean, double spread) {}
+  public record MainCut(double mean, double spread, boolean isPiece) {
+
+    /** A main cut as it comes off the fish. */
+    public MainCut(double mean, double spread) {
+      this(mean, spread, false);
+    }
+  }
 
   /**
    * Returns the main cuts as fractions of the purchased mass.
@@ -506,7 +523,7 @@ public record CutPlan(
               double spread = part.spread().milligrams() / (double) part.mass().milligrams();
               return eaten(part)
                   .map(Mass::milligrams)
-                  .map(eaten -> new MainCut(eaten / whole, spread * eaten / whole));
+                  .map(eaten -> new MainCut(eaten / whole, spread * eaten / whole, isCut(part)));
             })
         .toList();
   }
@@ -568,16 +585,28 @@ public record CutPlan(
    */
   public Plate plate(
       Function<PartSlot, Serving> servingOf, ExactMoney lot, ExactMoney labourPerHour) {
-    Map<Serving, List<List<Mass>>> byServing = new LinkedHashMap<>();
+    Map<Serving, List<Eaten>> byServing = new LinkedHashMap<>();
     parts.forEach(
         part ->
             byServing
                 .computeIfAbsent(servingOf.apply(part.slot()), serving -> new ArrayList<>())
-                .addAll(cutsOf(part)));
+                .addAll(eatenOf(part)));
     long portions = 0;
-    for (Map.Entry<Serving, List<List<Mass>>> ofDish : byServing.entrySet()) {
+    for (Map.Entry<Serving, List<Eaten>> ofDish : byServing.entrySet()) {
       portions += ofDish.getKey().plates(ofDish.getValue());
     }
+    return plate(portions, lot, labourPerHour);
+  }
+
+  /**
+   * Shares the cost of the lot out to a number of plates.
+   *
+   * @param portions how many, from 0
+   * @param lot what the lot costs
+   * @param labourPerHour what an hour of work costs
+   * @return the plate
+   */
+  public Plate plate(long portions, ExactMoney lot, ExactMoney labourPerHour) {
     return new Plate(
         portions,
         portions == 0
@@ -586,17 +615,25 @@ public record CutPlan(
                 PlateCost.of(lot.dividedBy(portions), labour(labourPerHour).dividedBy(portions))));
   }
 
+  private boolean isCut(Planned part) {
+    return pieces.containsKey(part.slot().code());
+  }
+
   /** What is eaten of each cut of a part, fish by fish. */
-  private List<List<Mass>> cutsOf(Planned part) {
-    Mass all = Mass.total(fish.each());
-    List<Fraction> shares =
-        fish.each().isEmpty()
-            ? Collections.nCopies(fish.count(), Fraction.of(1, fish.count()))
-            : fish.each().stream().map(one -> one.dividedBy(all)).toList();
-    return eaten(part)
-        .filter(Mass::isPositive)
-        .map(cut -> shares.stream().map(s -> cut.multipliedBy(s, RoundingMode.DOWN)).toList())
-        .toList();
+  private List<Eaten> eatenOf(Planned part) {
+    Eaten.Cut isCut = isCut(part) ? Eaten.Cut.PIECE : Eaten.Cut.MAIN;
+    List<Eaten> all = new ArrayList<>();
+    for (Mass cut : eaten(part).filter(Mass::isPositive).toList()) {
+      List<Mass> shares =
+          fish.each().isEmpty()
+              ? cut.dividedInto(fish.count())
+              : cut.sharedBy(
+                  fish.each().stream().map(one -> one.dividedBy(fish.purchased())).toList());
+      for (int i = 0; i < shares.size(); i++) {
+        all.add(new Eaten(i + 1, shares.get(i), Mass.ZERO, isCut));
+      }
+    }
+    return all;
   }
 
   /**

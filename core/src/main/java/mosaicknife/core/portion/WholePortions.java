@@ -1,23 +1,20 @@
 package mosaicknife.core.portion;
 
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Function;
-import mosaicknife.core.anatomy.PartKind;
+import java.util.Optional;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.portion.Serving.Near;
+import mosaicknife.core.portion.Serving.Weight;
 import mosaicknife.core.quantity.Mass;
 
 /**
  * How many plates lie inside the main cuts.
  *
- * <p>Slices fit inside each cut, not inside the total weight: two fillets of 790 g hold eight
- * portions of 165 g, not nine. A part weighed for several fish together is taken as so many equal
- * pieces; then the count is an estimate. Portions that were cut and weighed are counted as they
- * are.
+ * <p>Slices fit inside each piece, not inside the total weight: two fillets of 790 g hold eight
+ * portions of 165 g, not nine. A part weighed for several fish together is taken as so many pieces;
+ * then the count is an estimate. Portions that were cut and weighed are counted as they are.
  *
  * @param serving what a portion is
  * @param fillets one entry per part, in cutting order
@@ -32,24 +29,77 @@ public record WholePortions(Serving serving, List<Inside> fillets, long count) {
   }
 
   /**
+   * A part to be portioned.
+   *
+   * @param id its identifier
+   * @param name its name
+   * @param pieces what is eaten of each of its pieces
+   * @param estimated whether the mass of a piece is worked out, not weighed
+   */
+  public record Part(String id, String name, List<Eaten> pieces, boolean estimated) {
+
+    /** Copies the pieces. */
+    public Part {
+      pieces = List.copyOf(pieces);
+    }
+  }
+
+  /**
    * What one part gives.
    *
-   * @param id the identifier of the part
-   * @param name the name of the part
-   * @param mass what is eaten of all its pieces
-   * @param pieces how many pieces it is
-   * @param count the whole portions in all its pieces, or the pieces that are served
-   * @param over what of it does not go on a plate
+   * @param part the part
+   * @param serving what its dish calls a portion
    */
-  public record Inside(String id, String name, Mass mass, int pieces, long count, Mass over) {
+  public record Inside(Part part, Serving serving) {
 
     /**
-     * Returns whether the count assumes equal pieces.
+     * Returns what is eaten of it.
      *
-     * @return true if the part was weighed for several fish together
+     * @return the mass of all its pieces
      */
-    public boolean isEstimated() {
-      return pieces > 1;
+    public Mass mass() {
+      return Mass.total(part.pieces().stream().map(Eaten::mass).toList());
+    }
+
+    /**
+     * Returns what lies in it.
+     *
+     * @return the whole portions in all its pieces, or the pieces that are served
+     */
+    public long count() {
+      return part.pieces().stream().mapToLong(serving::served).sum();
+    }
+
+    /**
+     * Returns what of it does not go on a plate.
+     *
+     * @return the mass over, zero or more
+     */
+    public Mass over() {
+      return Mass.total(part.pieces().stream().map(serving::over).toList());
+    }
+
+    /**
+     * Returns how many of its pieces are of a weight.
+     *
+     * @param weight lighter than the dish wants, or too light to be served unasked
+     * @return the count; 0 where a plate is not so many pieces
+     */
+    public long pieces(Weight weight) {
+      return serving.form() != Serving.Form.PIECES
+          ? 0
+          : part.pieces().stream().filter(one -> serving.weightOf(one) == weight).count();
+    }
+
+    /**
+     * Returns another portion that one of its pieces only just does not give.
+     *
+     * @return the one that lacks least; empty if none is near
+     */
+    public Optional<Near> near() {
+      return part.pieces().stream()
+          .flatMap(one -> serving.near(one).stream())
+          .min((one, other) -> one.missing().compareTo(other.missing()));
     }
   }
 
@@ -60,47 +110,42 @@ public record WholePortions(Serving serving, List<Inside> fillets, long count) {
    * @param serving what a portion is
    * @return the portions
    */
-  public static WholePortions in(List<Node.Leaf> parts, Serving serving) {
-    return in(parts, serving, WholePortions::equalPieces, Node.Leaf::id);
+  public static WholePortions of(List<Part> parts, Serving serving) {
+    List<Eaten> all = parts.stream().flatMap(part -> part.pieces().stream()).toList();
+    return new WholePortions(
+        serving,
+        parts.stream().map(part -> new Inside(part, serving)).toList(),
+        serving.plates(all));
   }
 
   /**
-   * Counts the portions inside parts whose pieces are known to differ, or of which not all is
-   * eaten.
+   * Counts the portions inside one piece.
+   *
+   * @param piece what is eaten of it
+   * @param serving what a portion is
+   * @return the portions
+   */
+  public static WholePortions of(Eaten piece, Serving serving) {
+    return of(List.of(new Part("piece", "piece", List.of(piece), false)), serving);
+  }
+
+  /**
+   * Counts the portions inside parts of which nothing is known but their masses.
    *
    * @param parts the parts to be portioned
    * @param serving what a portion is
-   * @param pieces what is eaten of each piece of a part
-   * @param cut which cut of the fish a part is, the same for all fish
    * @return the portions
    */
-  public static WholePortions in(
-      List<Node.Leaf> parts,
-      Serving serving,
-      Function<Node.Leaf, List<Mass>> pieces,
-      Function<Node.Leaf, String> cut) {
-    List<Inside> fillets = new ArrayList<>();
-    Map<String, List<Mass>> cuts = new LinkedHashMap<>();
-    long done = 0;
-    for (Node.Leaf part : parts) {
-      if (part.kind().is(PartKind.Trait.PORTION)) {
-        // cut and weighed one by one: they are what they are, a little under the target or not
-        done += part.pieces();
-        fillets.add(new Inside(part.id(), part.name(), part.mass(), 1, part.pieces(), Mass.ZERO));
-      } else {
-        List<Mass> masses = pieces.apply(part);
-        cuts.computeIfAbsent(cut.apply(part), c -> new ArrayList<>()).addAll(masses);
-        fillets.add(
-            new Inside(
-                part.id(),
-                part.name(),
-                Mass.total(masses),
-                masses.size(),
-                serving.served(masses),
-                serving.over(masses)));
-      }
+  public static WholePortions in(List<Node.Leaf> parts, Serving serving) {
+    return of(parts.stream().map(WholePortions::part).toList(), serving);
+  }
+
+  private static Part part(Node.Leaf leaf) {
+    List<Eaten> pieces = new ArrayList<>();
+    for (Mass mass : leaf.mass().dividedInto(leaf.pieces())) {
+      pieces.add(Eaten.of(pieces.size() + 1, mass));
     }
-    return new WholePortions(serving, fillets, done + serving.plates(cuts.values()));
+    return new Part(leaf.id(), leaf.name(), pieces, leaf.pieces() > 1);
   }
 
   /**
@@ -118,16 +163,12 @@ public record WholePortions(Serving serving, List<Inside> fillets, long count) {
   }
 
   /**
-   * Takes a part as equal pieces.
+   * Returns what is eaten of the cuts.
    *
-   * @param part the part
-   * @return one mass for each piece, rounded down to the milligram but for the last
+   * @return the mass of all pieces
    */
-  public static List<Mass> equalPieces(Node.Leaf part) {
-    Mass each = Mass.ofMilligrams(part.mass().milligrams() / part.pieces());
-    List<Mass> pieces = new ArrayList<>(Collections.nCopies(part.pieces(), each));
-    pieces.set(part.pieces() - 1, part.mass().minus(each.multipliedBy(part.pieces() - 1L)));
-    return pieces;
+  public Mass eaten() {
+    return Mass.total(fillets.stream().map(Inside::mass).toList());
   }
 
   /**
@@ -136,7 +177,7 @@ public record WholePortions(Serving serving, List<Inside> fillets, long count) {
    * @return all that is not over
    */
   public Mass portioned() {
-    return Mass.total(fillets.stream().map(Inside::mass).toList()).minus(over());
+    return eaten().minus(over());
   }
 
   /**
@@ -149,11 +190,11 @@ public record WholePortions(Serving serving, List<Inside> fillets, long count) {
   }
 
   /**
-   * Returns whether any count assumes equal pieces.
+   * Returns whether any count is of pieces that were not weighed by themselves.
    *
-   * @return true if a part was weighed for several fish together
+   * @return true if a part was weighed for several fish together, or is taken by its usual share
    */
   public boolean isEstimated() {
-    return fillets.stream().anyMatch(Inside::isEstimated);
+    return fillets.stream().anyMatch(inside -> inside.part().estimated());
   }
 }

@@ -2,7 +2,10 @@ package mosaicknife.core.quantity;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.List;
 import mosaicknife.core.check.Check;
 
 /**
@@ -184,6 +187,28 @@ public record Mass(long milligrams) implements Comparable<Mass> {
     long times = milligrams / each.milligrams;
     boolean onceMore = (times + 1) * (2 * each.milligrams - 1) <= 2 * milligrams + 1;
     return Math.max(0, onceMore && each.milligrams > 1 ? times + 1 : times);
+  }
+
+  /**
+   * Divides this mass as weights are to each other, so that the shares add up to it.
+   *
+   * @param weights how much each gets against the others, from 0; at least one above 0
+   * @return one mass for each, to the milligram, by largest remainder
+   */
+  public List<Mass> sharedBy(List<Fraction> weights) {
+    return Arrays.stream(LargestRemainder.allocate(milligrams, weights))
+        .mapToObj(Mass::ofMilligrams)
+        .toList();
+  }
+
+  /**
+   * Divides this mass into equal ones that add up to it.
+   *
+   * @param pieces how many, from 1
+   * @return one mass for each, to the milligram
+   */
+  public List<Mass> dividedInto(int pieces) {
+    return sharedBy(Collections.nCopies(pieces, Fraction.ONE));
   }
 
   /**

@@ -1,6 +1,8 @@
 package mosaicknife.core.slice;
 
+import java.math.RoundingMode;
 import java.util.Optional;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
 /**
@@ -106,7 +108,19 @@ final class Cut {
     return last;
   }
 
-  /** What a piece weighs when it is trimmed, in whole grams. */
+  int least() {
+    return grid.least(type);
+  }
+
+  int most() {
+    return grid.most(type);
+  }
+
+  double target() {
+    return grid.target(type);
+  }
+
+  /** What a piece weighs when it is trimmed, in whole grams of the grid. */
   double grams(int from, int to) {
     return Math.rint(kept[to] - kept[from]);
   }
@@ -156,7 +170,10 @@ final class Cut {
   Slicing.Piece portion(int from, int to) {
     Mass whole = grid.mass(from, to);
     double left = grams(from, to);
-    Mass mass = left >= to - from ? whole : Mass.ofMilligrams(Math.round(left * 1000));
+    Mass mass =
+        left >= to - from
+            ? whole
+            : whole.multipliedBy(Fraction.of((long) left, to - from), RoundingMode.HALF_EVEN);
     return new Slicing.Piece(
         grid.place(from),
         grid.place(to),

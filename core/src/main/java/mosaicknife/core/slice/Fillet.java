@@ -26,6 +26,7 @@ import mosaicknife.core.quantity.Mass;
  * @param thickness how thick the fish is, in body lengths
  * @param body the length of the fish it is the shape of, in centimetres
  * @param slimmer by which factor it is thinner and narrower than that shape
+ * @param step the step of the scale it was weighed on; zero where it was not
  */
 public record Fillet(
     Mass mass,
@@ -35,7 +36,21 @@ public record Fillet(
     MassProfile profile,
     Thickness thickness,
     double body,
-    double slimmer) {
+    double slimmer,
+    Mass step) {
+
+  /** A fillet that nobody weighed. */
+  public Fillet(
+      Mass mass,
+      double centimetres,
+      boolean measured,
+      double pinBonesTo,
+      MassProfile profile,
+      Thickness thickness,
+      double body,
+      double slimmer) {
+    this(mass, centimetres, measured, pinBonesTo, profile, thickness, body, slimmer, Mass.ZERO);
+  }
 
   private static final Map<String, Optional<MassProfile>> PROFILES = new ConcurrentHashMap<>();
 
@@ -117,7 +132,18 @@ public record Fillet(
    * @return the fillet without pin bones
    */
   public Fillet withoutPinBones() {
-    return new Fillet(mass, centimetres, measured, 0, profile, thickness, body, slimmer);
+    return new Fillet(mass, centimetres, measured, 0, profile, thickness, body, slimmer, step);
+  }
+
+  /**
+   * Returns the same, read on a scale: no portion is lost over less than half of its step.
+   *
+   * @param ofScale the step of the scale
+   * @return the fillet
+   */
+  public Fillet read(Mass ofScale) {
+    return new Fillet(
+        mass, centimetres, measured, pinBonesTo, profile, thickness, body, slimmer, ofScale);
   }
 
   /**

@@ -63,9 +63,9 @@ final class Placing {
     Cut cut = order.get(k - 1);
     cost[k][end] = cost[k][end - 1];
     fromAt[k][end] = -1;
-    double lightest = cut.type().lightest().milligrams() / 1000.0;
-    double heaviest = cut.type().heaviest().milligrams() / 1000.0;
-    double target = cut.type().target().milligrams() / 1000.0;
+    int lightest = cut.least();
+    int heaviest = cut.most();
+    double target = cut.target();
     for (int from = end - 1; from >= cut.first(); from--) {
       double mass = cut.grams(from, end);
       if (mass > heaviest) {

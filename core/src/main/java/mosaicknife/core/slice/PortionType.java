@@ -1,6 +1,7 @@
 package mosaicknife.core.slice;
 
 import mosaicknife.core.check.Check;
+import mosaicknife.core.portion.Eaten;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.Mass;
 
@@ -25,6 +26,9 @@ public record PortionType(
     boolean boneless,
     long value,
     Style style) {
+
+  /** However heavy a fillet is, as it is it is a piece. */
+  private static final Mass HEAVIEST_PIECE = Mass.ofGrams(40_000);
 
   /** Refuses limits that do not hold the target, and a steak without bones. */
   public PortionType {
@@ -74,6 +78,49 @@ public record PortionType(
     Serving each = serving.each();
     return new PortionType(
         name, each.target(), each.lightest(), each.heaviest(), millimetres, boneless, 1);
+  }
+
+  /**
+   * Returns what a dish takes of any fillet: slices, or the whole of one where the dish has pieces
+   * as they are.
+   *
+   * @param name what the dish is called
+   * @param serving what it calls a portion
+   * @param boneless whether no pin bone may be in it
+   * @return the type, each worth the same
+   */
+  public static PortionType ofAny(String name, Serving serving, boolean boneless) {
+    PortionType slices = of(name, serving, 0, boneless);
+    return serving.form() == Serving.Form.SLICES
+        ? slices
+        : new PortionType(
+            name,
+            slices.target(),
+            serving.leastServed(Eaten.Cut.MAIN),
+            HEAVIEST_PIECE,
+            0,
+            boneless,
+            1,
+            Style.SIDE);
+  }
+
+  /**
+   * Returns what a dish takes of one piece: slices, or the piece as it is where the dish has it so.
+   *
+   * @param name what the dish is called
+   * @param serving what it calls a portion
+   * @param piece what is eaten of the piece
+   * @return the type, each worth the same; of a piece that is not served as it is nothing is cut
+   */
+  public static PortionType of(String name, Serving serving, Eaten piece) {
+    if (serving.form() == Serving.Form.SLICES) {
+      return of(name, serving, 0, false);
+    }
+    boolean isServed = serving.served(piece) > 0;
+    Mass least = serving.leastServed(piece.cut());
+    Mass lightest = isServed && piece.mass().compareTo(least) < 0 ? piece.mass() : least;
+    Mass whole = piece.mass().compareTo(lightest) > 0 ? piece.mass() : lightest;
+    return new PortionType(name, whole, lightest, whole, 0, false, 1, Style.SIDE);
   }
 
   /**

@@ -49,8 +49,8 @@ final class Reach {
 
   /** The end of the lightest portion that begins at each gram. */
   private int[] own(Cut cut) {
-    double lightest = cut.type().lightest().milligrams() / 1000.0;
-    double heaviest = cut.type().heaviest().milligrams() / 1000.0;
+    int lightest = cut.least();
+    int heaviest = cut.most();
     int[] all = new int[grams + 1];
     int end = 0;
     for (int from = 0; from <= grams; from++) {

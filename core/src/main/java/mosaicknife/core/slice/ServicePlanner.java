@@ -65,14 +65,15 @@ public final class ServicePlanner {
     private final List<List<Integer>> forbidden = new ArrayList<>();
 
     Board(OnTheBoard one) {
-      this.grid = new Grid(one.fillet());
       this.kinds =
           one.kinds().stream()
               .filter(kind -> service.wanted().get(kind).count() > 0)
               .sorted()
               .toList();
-      this.cuts =
-          kinds.stream().map(kind -> new Cut(grid, service.wanted().get(kind).type())).toList();
+      List<PortionType> types =
+          kinds.stream().map(kind -> service.wanted().get(kind).type()).toList();
+      this.grid = new Grid(one.fillet(), types);
+      this.cuts = types.stream().map(type -> new Cut(grid, type)).toList();
       this.reach = new Reach(grid, cuts);
     }
   }
@@ -138,15 +139,13 @@ public final class ServicePlanner {
 
   /** Where a portion of its target ends that begins at a gram; -1 if none may lie there. */
   private static int endOf(Cut cut, int from, int grams) {
-    double target = cut.type().target().milligrams() / 1000.0;
+    double target = cut.target();
     int end = from;
     while (end < grams && cut.grams(from, end) < target) {
       end++;
     }
     double mass = cut.grams(from, end);
-    boolean isOne =
-        mass >= cut.type().lightest().milligrams() / 1000.0
-            && mass <= cut.type().heaviest().milligrams() / 1000.0;
+    boolean isOne = mass >= cut.least() && mass <= cut.most();
     return end > from && isOne && cut.fits(from, end) ? end : -1;
   }
 

@@ -86,7 +86,7 @@ public final class Slicer {
       Fillet fillet, List<PortionType> types, long overPerKilogram, int boneless) {
     Check.that(overPerKilogram >= 0, "Expected a worth from 0, found " + overPerKilogram);
     Check.inRange(boneless, 0, MOST_BONELESS, "portions without bones");
-    Grid grid = new Grid(fillet);
+    Grid grid = new Grid(fillet, types);
     List<Cut> cuts = types.stream().map(type -> new Cut(grid, type)).toList();
     return new Slicer(grid, cuts, overPerKilogram, boneless).solve();
   }
@@ -120,10 +120,8 @@ public final class Slicer {
    * @return the counts, in the order of the targets
    */
   public static List<Integer> counts(Fillet fillet, PortionType type, List<Integer> grams) {
-    Grid grid = new Grid(fillet);
     return grams.stream()
-        .map(target -> new Slicer(grid, List.of(new Cut(grid, moved(type, target))), 0, 0))
-        .map(slicer -> slicer.solve().portions().size())
+        .map(target -> best(fillet, List.of(moved(type, target)), 0).portions().size())
         .toList();
   }
 
@@ -180,9 +178,8 @@ public final class Slicer {
 
   private void portions(int end, int t) {
     Cut cut = cuts.get(t);
-    PortionType type = cut.type();
-    double lightest = type.lightest().milligrams() / 1000.0;
-    double heaviest = type.heaviest().milligrams() / 1000.0;
+    int lightest = cut.least();
+    int heaviest = cut.most();
     for (int from = end - 1; from >= cut.first(); from--) {
       double mass = cut.grams(from, end);
       if (mass > heaviest) {
@@ -199,7 +196,7 @@ public final class Slicer {
   }
 
   private long worth(Cut cut, int from, int end, double mass) {
-    double off = mass - Math.round(cut.type().target().milligrams() / 1000.0);
+    double off = mass - Math.round(cut.target());
     double trimmed = end - from - mass;
     return cut.type().value() * UNIT - Math.round(off * off) + Math.round(trimmed * perGram);
   }

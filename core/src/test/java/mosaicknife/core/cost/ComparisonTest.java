@@ -11,7 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.core.WorkedHake;
+import mosaicknife.core.portion.Eaten;
 import mosaicknife.core.portion.Serving;
+import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -35,7 +37,7 @@ public class ComparisonTest {
         ExactMoney.of(paid, EUR),
         ExactMoney.of(labour, EUR),
         ExactMoney.of(credit, EUR),
-        List.of(List.of(Mass.ofGrams(each)), List.of(Mass.ofGrams(each))),
+        List.of(Eaten.of(1, Mass.ofGrams(each)), Eaten.of(1, Mass.ofGrams(each))),
         spread == 0,
         spread);
   }
@@ -157,19 +159,34 @@ public class ComparisonTest {
     assertThrows(IllegalArgumentException.class, () -> fish("x", "-1", 800));
   }
 
+  private static WholePortions twoFillets(Serving serving) {
+    Eaten side = Eaten.of(1, Mass.ofGrams(1300));
+    return WholePortions.of(
+        List.of(new WholePortions.Part("fillet", "Fillets", List.of(side, side), false)), serving);
+  }
+
   @Test
   public void aDishKnowsItsLimitAndThePortionThatKeepsIt() {
     DishLimit limit = new DishLimit(ExactMoney.of("20", EUR), Fraction.of(30, 100));
     assertEquals(two(limit.most()), "6.00");
     assertTrue(limit.isPassedBy(ExactMoney.of("6.01", EUR)));
     assertFalse(limit.isPassedBy(ExactMoney.of("6.00", EUR)));
-    // 6.30 of fish and 0.90 of garnish: 5.10 of fish are left, 180 × 5.10 / 6.30
+    // two fillets of 1300 g hold 14 plates of 180 g, 88.20 of fish at 6.30; 0.90 of garnish leave
+    // 5.10, so 18 plates are needed: nine in each at 144 g, eight at 145 g
+    ExactMoney fish = ExactMoney.of("6.30", EUR);
+    ExactMoney garnish = ExactMoney.of("0.90", EUR);
+    Serving slices = Serving.slices(Mass.ofGrams(180));
+    DishLimit.Lighter lighter = limit.portion(twoFillets(slices), fish, garnish).orElseThrow();
+    assertEquals(lighter.portion(), Mass.ofGrams(144));
+    assertEquals(lighter.plates(), 18);
+    assertEquals(two(lighter.plate()), "5.80");
     assertEquals(
-        limit.portion(Mass.ofGrams(180), ExactMoney.of("6.30", EUR), ExactMoney.of("0.90", EUR)),
-        Optional.of(Mass.ofGrams(145)));
-    assertEquals(
-        limit.portion(Mass.ofGrams(180), ExactMoney.of("6.30", EUR), ExactMoney.of("6.90", EUR)),
-        Optional.empty());
+        limit.portion(twoFillets(slices), fish, ExactMoney.of("6.90", EUR)), Optional.empty());
+    // one piece is a plate however light the portion is said to be, and so is a fish
+    for (Serving.Form form : List.of(Serving.Form.PIECES, Serving.Form.SHARED, Serving.Form.FISH)) {
+      Serving whole = new Serving(form, Mass.ofGrams(180), 0, 1, false);
+      assertEquals(limit.portion(twoFillets(whole), fish, garnish), Optional.empty(), "" + form);
+    }
     assertThrows(
         IllegalArgumentException.class,
         () -> new DishLimit(ExactMoney.of("0", EUR), Fraction.of(30, 100)));

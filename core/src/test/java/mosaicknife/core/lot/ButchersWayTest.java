@@ -259,8 +259,7 @@ public class ButchersWayTest {
       ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
       assertEquals(
           sheet.portions().count(),
-          plan.plate(Serving.slices(Mass.ofGrams(180)), sheet.lot().cost().total(), hour)
-              .portions(),
+          plan.plate(sheet.lot().serving(), sheet.lot().cost().total(), hour).portions(),
           species + " " + route + " " + kilograms);
     }
   }
