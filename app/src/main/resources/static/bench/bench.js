@@ -1,5 +1,6 @@
 // The bench: brings together the scale, the keys, what is weighed here and the news of other tablets.
 
+import { holding, stillHeld } from "./claim.js";
 import { lastOwn, laidOver, learned, newer, nextPart, placeAfter, takenOf } from "./model.js";
 import { Queue, newId } from "./queue.js";
 import { sender } from "./send.js";
@@ -30,7 +31,7 @@ document.addEventListener("change", (event) => {
 let last = null;
 let held = null; // what was taken and still lies there: it is not offered again
 const show = (reading) => {
-  if (held && (reading.motion !== "steady" || reading.figure !== held)) held = null;
+  held = stillHeld(held, reading, Date.now());
   last = held ? { ...reading, takeable: false } : reading;
   showReading(last, word);
 };
@@ -158,7 +159,7 @@ const take = (typed) => {
     sessionStorage.removeItem(`draft:${field.dataset.draftKey}`);
   } else {
     Object.assign(fields, { reading: last.number, gross: last.grossMg, tare: last.tareMg, step: last.stepMg });
-    held = last.figure;
+    held = holding(last, Date.now());
     show(last);
   }
   queue.add({

@@ -42,6 +42,7 @@ import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
 import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.lot.Weighing.Kind;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -250,6 +251,36 @@ public class LotsTest extends WithDatabase {
         });
   }
 
+  @Test
+  public void aPartIsNotCorrectedBelowItsPieces() {
+    Lot lot = hake();
+    as(
+        "tobiah",
+        () -> {
+          Take first = take(lot, "fillet-left", "1.318");
+          bench.take(first);
+          bench.take(take(lot, parts.addPart(lot.id(), "trim", "fillet-left"), "0.120"));
+          bench.take(take(lot, parts.addPart(lot.id(), "tail-piece", "fillet-left"), "0.210"));
+          Refusal refusal =
+              expectThrows(
+                  Refusal.class,
+                  () ->
+                      bench.take(
+                          correction(lot, first.id(), "fillet-left", "0.329", "read wrong")));
+          assertEquals(
+              words.say(refusal),
+              "Left fillet would weigh 329 g, but what was cut from it weighs 330 g. Check the"
+                  + " figure, or correct its pieces first.");
+          Take right = correction(lot, first.id(), "fillet-left", "0.330", "read wrong");
+          bench.take(right);
+          assertEquals(
+              sheets.get(lot.id()).find("fillet-left").orElseThrow().mass(), Mass.ofGrams(330));
+          bench.takeBack(lot.id(), UUID.randomUUID(), right.id());
+          assertEquals(
+              sheets.get(lot.id()).find("fillet-left").orElseThrow().mass(), Mass.ofGrams(1318));
+        });
+  }
+
   /** With the session's one question that is four at most. */
   @Test
   public void aWeightTakesTwoQuestionsToTheDatabaseAndAPieceThree() {
@@ -277,7 +308,7 @@ public class LotsTest extends WithDatabase {
               lot.id(),
               lot.version(),
               CostingMethod.BY_PRODUCT_CREDIT,
-              Mass.ofGrams(165),
+              Optional.of(Serving.slices(Mass.ofGrams(165))),
               Optional.empty());
           assertThrows(Refusal.class, () -> lots.finish(lot.id(), lot.version()));
           lots.finish(lot.id(), lots.get(lot.id()).version());
@@ -352,7 +383,7 @@ public class LotsTest extends WithDatabase {
                         lot.id(),
                         0,
                         CostingMethod.ALL_ON_THE_MAINS,
-                        Mass.ofGrams(180),
+                        Optional.empty(),
                         Optional.empty())));
   }
 
@@ -419,8 +450,13 @@ public class LotsTest extends WithDatabase {
   }
 
   private static Take correction(Lot lot, UUID first, String kilograms, String reason) {
+    return correction(lot, first, "head", kilograms, reason);
+  }
+
+  private static Take correction(
+      Lot lot, UUID first, String slot, String kilograms, String reason) {
     return new Take(
-        UUID.randomUUID(), lot.id(), "head", 1, typed(kilograms), Optional.of(first), reason);
+        UUID.randomUUID(), lot.id(), slot, 1, typed(kilograms), Optional.of(first), reason);
   }
 
   private static Entry typed(String kilograms) {

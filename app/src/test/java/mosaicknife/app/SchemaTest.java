@@ -65,7 +65,22 @@ public class SchemaTest extends WithDatabase {
       {"a tolerance of half", "update dish set tolerance = 0.5"},
       {"a plate of no form", "update dish set serving_form = 'HEAPED'"},
       {"no fish on a plate", "update dish set serving_count = 0"},
-      {"half a portion of a part", "update lot_part set portion_mg = 170000"},
+      {
+        "a part that goes to a dish and elsewhere",
+        "update lot_part set dish_id = 1, becomes = 'soup' where lot_id = 3"
+      },
+      {
+        "what others froze without their paper",
+        "insert into freezing_record (client_id, lot_id, core_dc, core_after_dc, froze, frozen_from,"
+            + " frozen_to, made_by, made_at) values (gen_random_uuid(), 1, -200, -200, 'VESSEL',"
+            + " now(), now(), 1, now())"
+      },
+      {
+        "frozen until before it was",
+        "insert into freezing_record (client_id, lot_id, core_dc, core_after_dc, froze, frozen_from,"
+            + " frozen_to, made_by, made_at) values (gen_random_uuid(), 1, -200, -200, 'HOUSE',"
+            + " now(), now() - interval '1 day', 1, now())"
+      },
       {"a part put into itself", "update lot_part set put_into = slot where not skipped"},
       {"pre-work of nothing", "insert into pre_work values (1, 'head', 'X', 1, now())"},
       {"half a portion of a lot", "update lot set portion_mg = 170000, serving_form = null"},

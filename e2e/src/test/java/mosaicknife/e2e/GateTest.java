@@ -89,8 +89,12 @@ public class GateTest extends InBrowser {
 
     page.navigate(address("/dock/" + lot + "#raw-gate"));
     page.click("#raw-gate summary:has-text('It was frozen')");
-    page.fill("#frozen-core", "-21");
-    page.fill("#frozen-hours", "24");
+    page.check("#raw-gate input[value=SUPPLIER]");
+    page.fill("#frozen-before", "-20.5");
+    page.fill("#frozen-after", "-21");
+    page.fill("#frozen-place", "cold store of Grey Skerry Landings");
+    page.fill("#frozen-paper", "freezing log 12");
+    page.fill("#frozen-caught", "2026-11-20");
     page.fill(
         "#frozen-curve",
         "2026-11-24 18:00 -20.5\n23:00 -21\n2026-11-25 05:00 -22\n11:00 -22\n17:00 -21\n20:00 -21");

@@ -57,6 +57,7 @@ public class PotTest extends InBrowser {
     form.locator("input[name=temperature]").fill("" + degrees);
     String at = now().minusMinutes(minutesAgo).format(DateTimeFormatter.ofPattern("HH:mm"));
     form.locator("input[name=at]").fill(at);
+    form.locator("input[name=instrument]").fill("stick thermometer");
     answered(page, form.locator("button")::click);
     assertThat(page.locator(".alert-success")).containsText("written down");
   }

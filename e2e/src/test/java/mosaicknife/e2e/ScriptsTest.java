@@ -50,7 +50,8 @@ public class ScriptsTest extends InBrowser {
     Page page = tablet(1280, 800, ColorScheme.LIGHT);
     int passed = 0;
     for (String spec :
-        List.of("model.spec.js", "queue.spec.js", "send.spec.js", "shared.spec.js")) {
+        List.of(
+            "claim.spec.js", "model.spec.js", "queue.spec.js", "send.spec.js", "shared.spec.js")) {
       page.unrouteAll();
       page.route("**/specs/**", route -> answer(route, spec));
       page.navigate(address("/specs/" + spec + ".html"));

@@ -10,6 +10,7 @@ import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.bench.BenchPages.Place;
 import mosaicknife.app.device.Scale;
+import mosaicknife.app.device.ScaleClaims;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.house.TrayEditor;
@@ -67,6 +68,7 @@ class BenchController {
   private final TrayEditor trays;
   private final LotRegister lots;
   private final Scale scale;
+  private final ScaleClaims claims;
   private final HouseSettings houses;
   private final CurrentPerson person;
 
@@ -82,6 +84,7 @@ class BenchController {
       TrayEditor trays,
       LotRegister lots,
       Scale scale,
+      ScaleClaims claims,
       HouseSettings houses,
       CurrentPerson person,
       Words words) {
@@ -95,6 +98,7 @@ class BenchController {
     this.trays = trays;
     this.lots = lots;
     this.scale = scale;
+    this.claims = claims;
     this.houses = houses;
     this.person = person;
   }
@@ -153,9 +157,10 @@ class BenchController {
   }
 
   private String take(long id, WeighForm form) {
-    Take take = form.toTake(id, entry(id, form));
+    Entry entry = entry(id, form);
+    Take take = form.toTake(id, entry);
     boolean live = !form.isTyped() && !form.isLate();
-    Weighed weighed = live ? claimed(take) : stored(take);
+    Weighed weighed = live ? claimed(take, scale.find(form.reading()).orElseThrow()) : stored(take);
     return words.say("bench.said.taken", weighed.part(), formats().mass(weighed.mass()));
   }
 
@@ -167,15 +172,15 @@ class BenchController {
     return SentTwice.survive(() -> book.take(take));
   }
 
-  /** What lies on the scale is taken once: the next weight needs the figure to move first. */
-  private Weighed claimed(Take take) {
-    if (!scale.claim(take.id())) {
+  /** What lies on the scale is taken once: the next weight needs it to be gone first. */
+  private Weighed claimed(Take take, ScaleReading reading) {
+    if (!claims.claim(take.id(), reading)) {
       throw Refusal.ofInput("bench.problem.that-weight-was-taken-already");
     }
     try {
       return stored(take);
     } catch (Refusal refusal) {
-      scale.release();
+      claims.release();
       throw refusal;
     }
   }
@@ -217,7 +222,7 @@ class BenchController {
                   ? book.takeBack(id)
                   : SentTwice.survive(
                       () -> book.takeBack(id, own.orElseGet(UUID::randomUUID), weighing.get()));
-          scale.release();
+          claims.release();
           answer.keepPart();
           return words.say("bench.said.taken-back", name);
         });

@@ -50,10 +50,10 @@ public class DishEditor {
   }
 
   /**
-   * Finds a dish that is served by its name.
+   * Finds a dish that is served by its name, as people ask for it.
    *
    * @param name the name, whatever the case
-   * @return the dish, or empty
+   * @return the first dish of that name, or empty
    */
   @Transactional(readOnly = true)
   public Optional<Dish> find(String name) {
@@ -93,6 +93,7 @@ public class DishEditor {
       throw Refusal.ofField("name", "buy.problem.there-is-a-dish-of");
     }
     DishEntity stored = dishes.saveAndFlush(DishEntity.of(dish));
+    changed(stored);
     return get(stored.id());
   }
 
@@ -107,10 +108,21 @@ public class DishEditor {
   void change(long id, DishForm form) {
     DishEntity dish = fresh(id, form.version());
     DishForm.Understood understood = understood(form);
-    if (understood.raw() && !dish.isRaw()) {
-      events.publishEvent(new DishTurnsRaw(dish.name()));
+    if (dishes.findAllByActiveTrueOrderByName().stream()
+        .anyMatch(
+            other ->
+                other.id() != id
+                    && other.venueId() == understood.venue()
+                    && other.name().equalsIgnoreCase(understood.name()))) {
+      throw Refusal.ofField("name", "buy.problem.there-is-a-dish-of");
     }
     dish.change(understood);
+    dishes.saveAndFlush(dish);
+    changed(dish);
+  }
+
+  private void changed(DishEntity dish) {
+    events.publishEvent(new DishChanged(dish.id(), dish.name(), dish.isRaw(), dish.isActive()));
   }
 
   /**
@@ -131,7 +143,9 @@ public class DishEditor {
   /** Takes a dish off; orders that name it stay. */
   @PreAuthorize("hasAuthority('BUY')")
   void switchOff(long id, int version) {
-    fresh(id, version).switchOff();
+    DishEntity dish = fresh(id, version);
+    dish.switchOff();
+    changed(dish);
   }
 
   private DishEntity fresh(long id, int version) {

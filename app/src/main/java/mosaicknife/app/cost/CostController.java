@@ -18,6 +18,7 @@ import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
@@ -93,7 +94,7 @@ class CostController {
   /** What was typed and refused stays in the field. */
   private static Object portionText(Model model, LotSheet sheet, Formats formats) {
     Object typed = model.getAttribute("typedPortion");
-    return typed != null ? typed : formats.mass(sheet.lot().serving().target());
+    return typed != null ? typed : formats.mass(sheet.plates().serving().target());
   }
 
   /** To the minor unit: by kilogram it is kept with more digits. */
@@ -113,6 +114,15 @@ class CostController {
         "freight");
   }
 
+  /** As shown it stays the dish's; another is the lot's from now on. */
+  private Optional<Serving> portion(long id, String typed) {
+    Formats formats = houses.house().formats();
+    Serving before = sheets.get(id).plates().serving();
+    return typed.strip().equals(formats.mass(before.target()))
+        ? Optional.empty()
+        : Optional.of(before.of(MassText.parse(typed, formats.system().small()).mass()));
+  }
+
   @PostMapping("/cost/{id}")
   String change(
       @PathVariable long id,
@@ -126,7 +136,7 @@ class CostController {
           id,
           version,
           method,
-          MassText.parse(portion, houses.house().formats().system().small()).mass(),
+          portion(id, portion),
           Optional.ofNullable(freight).map(text -> freight(text, id)));
     } catch (Refusal | QuantityFormatException refusal) {
       if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {

@@ -5,10 +5,10 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.buy.PriceKeeper;
@@ -104,13 +104,14 @@ public class DishCosts {
 
   /** A lot with its dishes. */
   Plates plates(LotSheet sheet) {
-    return new Plates(sheet, byName(), houses.house().labourPerHour());
+    return new Plates(sheet, byNumber(), houses.house().labourPerHour());
   }
 
-  private Map<String, Dish> byName() {
-    Map<String, Dish> byName = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
-    dishes.all().forEach(dish -> byName.putIfAbsent(dish.name(), dish));
-    return byName;
+  /** By number, in the order of their names. */
+  private Map<Long, Dish> byNumber() {
+    Map<Long, Dish> byNumber = new LinkedHashMap<>();
+    dishes.all().forEach(dish -> byNumber.put(dish.id(), dish));
+    return byNumber;
   }
 
   /**
@@ -170,26 +171,25 @@ public class DishCosts {
 
   /** Every dish that was costed lately, by name. */
   List<Costed> costed(List<LotSheet> lately) {
-    Map<String, Dish> known = byName();
+    Map<Long, Dish> known = byNumber();
     ExactMoney labour = houses.house().labourPerHour();
-    Map<String, List<Plate>> byDish = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
+    Map<Dish, List<Plate>> byDish = new LinkedHashMap<>();
+    known.values().forEach(dish -> byDish.put(dish, new ArrayList<>()));
     for (int i = lately.size() - 1; i >= 0; i--) {
       LotSheet sheet = lately.get(i);
       Plates plates = new Plates(sheet, known, labour);
       Optional<CostSheet> costs = sheet.costs(sheet.lot().costingMethod());
       for (LotPortions.OfDish of : plates.dishes()) {
-        costs
-            .filter(one -> known.containsKey(of.dish()))
-            .flatMap(one -> plates.plateOf(of, one))
+        Optional<ExactMoney> cost = costs.flatMap(one -> plates.plateOf(of, one));
+        plates
+            .dish(of)
             .ifPresent(
-                plate ->
-                    byDish
-                        .computeIfAbsent(of.dish(), name -> new ArrayList<>())
-                        .add(new Plate(sheet, of, plate)));
+                dish -> cost.ifPresent(plate -> byDish.get(dish).add(new Plate(sheet, of, plate))));
       }
     }
     return byDish.entrySet().stream()
-        .map(one -> costed(known.get(one.getKey()), one.getValue()))
+        .filter(one -> !one.getValue().isEmpty())
+        .map(one -> costed(one.getKey(), one.getValue()))
         .toList();
   }
 

@@ -7,6 +7,7 @@ import mosaicknife.app.buy.Dish;
 import mosaicknife.core.cost.CostLadder;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.PlateCost;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.LotPortions;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.ExactMoney;
@@ -16,10 +17,10 @@ import mosaicknife.core.quantity.Fraction;
  * The plates of a lot with what their dishes add and sell for.
  *
  * @param sheet the lot
- * @param known the dishes of the house, by name
+ * @param known the dishes of the house, by number
  * @param labourPerHour what an hour of work costs
  */
-record Plates(LotSheet sheet, Map<String, Dish> known, ExactMoney labourPerHour) {
+record Plates(LotSheet sheet, Map<Long, Dish> known, ExactMoney labourPerHour) {
 
   /** What the parts go to, one entry for each dish. */
   List<LotPortions.OfDish> dishes() {
@@ -27,7 +28,9 @@ record Plates(LotSheet sheet, Map<String, Dish> known, ExactMoney labourPerHour)
   }
 
   Optional<Dish> dish(LotPortions.OfDish of) {
-    return Optional.ofNullable(known.get(of.dish()));
+    return of.to() instanceof Destination.ToDish to
+        ? Optional.ofNullable(known.get(to.id()))
+        : Optional.empty();
   }
 
   /** The dish all of it goes to, if it is one. */

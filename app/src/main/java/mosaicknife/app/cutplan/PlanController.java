@@ -118,7 +118,7 @@ class PlanController {
     model.addAttribute("ways", ways.of(sheet.lot().species()));
     model.addAttribute("servings", Serving.Form.values());
     if (!model.containsAttribute("typedServing")) {
-      Serving serving = sheet.lot().serving();
+      Serving serving = sheet.plates().serving();
       model.addAttribute(
           "typedServing",
           new ServingForm(
@@ -203,7 +203,7 @@ class PlanController {
   @PostMapping("/plan/{id}/portion")
   String portion(@PathVariable long id, ServingForm typed, RedirectAttributes later) {
     try {
-      Serving before = lots.get(id).serving();
+      Serving before = sheets.get(id).plates().serving();
       purposes.serve(
           id, typed.understood(before.tolerance(), before.filled(), houses.house().formats()));
     } catch (Refusal | QuantityFormatException refusal) {

@@ -188,7 +188,7 @@ class DemoData implements ApplicationRunner {
               lot.id(),
               lots.get(lot.id()).version(),
               CostingMethod.BY_PRODUCT_CREDIT,
-              Mass.ofGrams(180),
+              Optional.empty(),
               Optional.empty());
           lots.finish(lot.id(), lots.get(lot.id()).version());
         });

@@ -131,7 +131,8 @@ class DemoPot {
           UUID.randomUUID(),
           batch,
           new Temperature(TENTHS[i]),
-          clock.instant().minus(Duration.ofMinutes((long) EVERY * (TENTHS.length - 1 - i))));
+          clock.instant().minus(Duration.ofMinutes((long) EVERY * (TENTHS.length - 1 - i))),
+          "stick thermometer");
     }
   }
 }

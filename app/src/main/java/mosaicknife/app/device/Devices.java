@@ -1,6 +1,7 @@
 package mosaicknife.app.device;
 
 import java.io.IOException;
+import java.time.Clock;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -20,8 +21,8 @@ class Devices {
     }
 
     @Bean(destroyMethod = "close")
-    SocketScale scale(ScaleSettings settings, ScaleStandIn standIn) {
-      return new SocketScale(settings.host(), standIn.port());
+    SocketScale scale(ScaleSettings settings, ScaleStandIn standIn, Clock clock) {
+      return new SocketScale(settings.host(), standIn.port(), clock);
     }
 
     @Bean
@@ -39,10 +40,10 @@ class Devices {
   static class WithoutStandIn {
 
     @Bean
-    Scale scale(ScaleSettings settings) {
+    Scale scale(ScaleSettings settings, Clock clock) {
       return settings.port() == 0
           ? new NoScale()
-          : new SocketScale(settings.host(), settings.port());
+          : new SocketScale(settings.host(), settings.port(), clock);
     }
 
     @Bean

@@ -1,8 +1,10 @@
 package mosaicknife.app.device;
 
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import mosaicknife.core.scale.Claim;
 import mosaicknife.core.scale.ScaleReading;
 
 /** A bench without a scale: weights are typed. */
@@ -19,13 +21,28 @@ final class NoScale implements Scale {
   }
 
   @Override
-  public boolean claim(UUID weighing) {
-    return true;
+  public String name() {
+    return "";
   }
 
   @Override
-  public void release() {
-    // nothing was reserved
+  public Optional<Claim> claim(UUID weighing, ScaleReading reading) {
+    return Optional.of(Claim.of(weighing, reading, Instant.EPOCH));
+  }
+
+  @Override
+  public Optional<UUID> ended() {
+    return Optional.empty();
+  }
+
+  @Override
+  public boolean learn(Claim other) {
+    return false;
+  }
+
+  @Override
+  public Optional<UUID> release() {
+    return Optional.empty();
   }
 
   @Override

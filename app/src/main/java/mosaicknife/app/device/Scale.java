@@ -3,6 +3,7 @@ package mosaicknife.app.device;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import mosaicknife.core.scale.Claim;
 import mosaicknife.core.scale.ScaleReading;
 
 /** The scale of the bench: a port, so that a real one can take the place of the stand-in. */
@@ -32,21 +33,47 @@ public interface Scale {
   Optional<ScaleReading> find(long number);
 
   /**
-   * Reserves what lies on the pan for one weighing, so that a second tap cannot take the same part
-   * for the next one. It is free again once the figure moved.
+   * Returns what tells it from other scales.
+   *
+   * @return where it is reached; empty of none
+   */
+  String name();
+
+  /**
+   * Reserves what lies on the pan for one weighing, as far as this instance knows.
    *
    * @param weighing the weighing it is for
-   * @return false if another weighing took it already
+   * @param reading what was seen and is taken
+   * @return the claim; empty if another weighing took it already
    */
-  boolean claim(UUID weighing);
+  Optional<Claim> claim(UUID weighing, ScaleReading reading);
 
-  /** Gives back what was reserved last: the weighing was refused or taken back. */
-  void release();
+  /**
+   * Returns what was taken last and is seen to be gone.
+   *
+   * @return its weighing; empty if nothing was taken, or it still lies there
+   */
+  Optional<UUID> ended();
+
+  /**
+   * Learns what another instance took.
+   *
+   * @param other its claim
+   * @return whether that still lies there, by what was heard since it was taken
+   */
+  boolean learn(Claim other);
+
+  /**
+   * Gives back what was reserved last: the weighing was refused or taken back.
+   *
+   * @return the weighing it was for; empty if nothing was reserved
+   */
+  Optional<UUID> release();
 
   /**
    * Returns whether what lies on the pan was taken already.
    *
-   * @return true until the figure moves
+   * @return true until it is gone
    */
   boolean isClaimed();
 

@@ -6,7 +6,9 @@ import java.io.InputStreamReader;
 import java.io.PrintWriter;
 import java.net.InetSocketAddress;
 import java.net.Socket;
+import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
@@ -14,8 +16,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
+import mosaicknife.core.scale.Claim;
 import mosaicknife.core.scale.ScaleReading;
-import mosaicknife.core.scale.ScaleReading.Motion;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -37,9 +39,14 @@ final class SocketScale implements Scale, AutoCloseable {
   private volatile Socket socket;
   private volatile boolean closed;
   private long count;
-  private UUID claimedFor;
+  private final Clock clock;
+  private Claim claim;
 
-  SocketScale(String host, int port) {
+  // what follows a pause, of a scale that speaks only when it stands still, is no loss
+  private boolean repeats;
+
+  SocketScale(String host, int port, Clock clock) {
+    this.clock = clock;
     this.host = host;
     this.port = port;
     Thread thread = new Thread(this::keepReading, "scale");
@@ -52,6 +59,8 @@ final class SocketScale implements Scale, AutoCloseable {
       try (Socket connection = new Socket()) {
         connection.connect(new InetSocketAddress(host, port), CONNECT_MILLIS);
         connection.setSoTimeout(SILENCE_MILLIS);
+        connection.setKeepAlive(true);
+        repeats = false;
         socket = connection;
         readLines(connection);
       } catch (IOException e) {
@@ -66,8 +75,23 @@ final class SocketScale implements Scale, AutoCloseable {
     BufferedReader in =
         new BufferedReader(
             new InputStreamReader(connection.getInputStream(), StandardCharsets.US_ASCII));
-    for (String line = in.readLine(); line != null; line = in.readLine()) {
-      ScaleLine.read(line).ifPresent(this::keep);
+    ScaleReading last = null;
+    while (true) {
+      try {
+        String line = in.readLine();
+        if (line == null) {
+          return;
+        }
+        Optional<ScaleReading> reading = ScaleLine.read(line);
+        repeats |= reading.filter(last == null ? r -> false : last::equals).isPresent();
+        last = reading.orElse(last);
+        reading.ifPresent(this::keep);
+      } catch (SocketTimeoutException silent) {
+        // one that says the same again and again and then nothing is lost
+        if (repeats || last == null) {
+          throw silent;
+        }
+      }
     }
   }
 
@@ -75,9 +99,7 @@ final class SocketScale implements Scale, AutoCloseable {
     Numbered numbered;
     synchronized (kept) {
       numbered = new Numbered(++count, reading);
-      if (reading.motion() != Motion.STEADY) {
-        claimedFor = null;
-      }
+      claim = claim == null ? null : claim.after(reading);
       kept.addLast(numbered);
       if (kept.size() > KEPT) {
         kept.removeFirst();
@@ -121,27 +143,59 @@ final class SocketScale implements Scale, AutoCloseable {
   }
 
   @Override
-  public boolean claim(UUID weighing) {
+  public String name() {
+    return host + ":" + port;
+  }
+
+  @Override
+  public Optional<Claim> claim(UUID weighing, ScaleReading reading) {
     synchronized (kept) {
-      if (claimedFor != null && !claimedFor.equals(weighing)) {
-        return false;
+      boolean taken =
+          claim != null && !claim.weighing().equals(weighing) && claim.holds(clock.instant());
+      if (taken) {
+        return Optional.empty();
       }
-      claimedFor = weighing;
-      return true;
+      if (claim == null || !claim.weighing().equals(weighing)) {
+        claim = Claim.of(weighing, reading, clock.instant());
+      }
+      return Optional.of(claim);
     }
   }
 
   @Override
-  public void release() {
+  public Optional<UUID> ended() {
     synchronized (kept) {
-      claimedFor = null;
+      return Optional.ofNullable(claim)
+          .filter(one -> !one.holds(clock.instant()))
+          .map(Claim::weighing);
+    }
+  }
+
+  @Override
+  public boolean learn(Claim other) {
+    synchronized (kept) {
+      Claim known = other;
+      if (!kept.isEmpty()) {
+        known = known.after(kept.getLast().reading());
+      }
+      claim = known;
+      return known.holds(clock.instant());
+    }
+  }
+
+  @Override
+  public Optional<UUID> release() {
+    synchronized (kept) {
+      Optional<UUID> released = Optional.ofNullable(claim).map(Claim::weighing);
+      claim = null;
+      return released;
     }
   }
 
   @Override
   public boolean isClaimed() {
     synchronized (kept) {
-      return claimedFor != null;
+      return claim != null && claim.holds(clock.instant());
     }
   }
 

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.buy.Dish;
@@ -24,6 +25,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.SquareCode;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Saying;
 import mosaicknife.core.safety.Allergen;
@@ -125,18 +127,24 @@ class DockLotController {
         .orElse(null);
   }
 
-  /** What guests are told of each dish that parts go to, by its name. */
+  /** What guests are told of the dish that each part goes to, by its slot. */
   private Map<String, String> allergens(LotSheet sheet) {
     Formats formats = houses.house().formats();
     String fish = sheet.lot().species().name();
     Map<String, String> told = new HashMap<>();
-    for (Dish dish : dishes.all()) {
-      told.put(
-          dish.name(),
-          formats.list(
-              dish.allergens().stream()
-                  .map(one -> one == Allergen.FISH ? fish : formats.say(one))
-                  .toList()));
+    Map<Long, Dish> known = dishes.all().stream().collect(Collectors.toMap(Dish::id, one -> one));
+    for (LotPart part : sheet.parts()) {
+      part.part()
+          .dish()
+          .map(to -> known.get(to.id()))
+          .ifPresent(
+              dish ->
+                  told.put(
+                      part.slot(),
+                      formats.list(
+                          dish.allergens().stream()
+                              .map(one -> one == Allergen.FISH ? fish : formats.say(one))
+                              .toList())));
     }
     return told;
   }

@@ -1,8 +1,10 @@
 package mosaicknife.app.dock;
 
+import java.time.ZoneId;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.lot.RawGateKeeper;
@@ -19,7 +21,7 @@ import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
-import mosaicknife.core.safety.FreezingRule;
+import mosaicknife.core.safety.FreezingRecord.Froze;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -34,6 +36,7 @@ class RawGateController {
   private final ColdChainKeeper cold;
   private final LotRegister lots;
   private final LotSheets sheets;
+  private final HouseSettings houses;
   private final FormReply reply;
   private final Words words;
 
@@ -42,12 +45,14 @@ class RawGateController {
       ColdChainKeeper cold,
       LotRegister lots,
       LotSheets sheets,
+      HouseSettings houses,
       FormReply reply,
       Words words) {
     this.gates = gates;
     this.cold = cold;
     this.lots = lots;
     this.sheets = sheets;
+    this.houses = houses;
     this.reply = reply;
     this.words = words;
   }
@@ -56,43 +61,54 @@ class RawGateController {
   String froze(
       @PathVariable long id,
       @RequestParam(name = "id") String own,
-      @RequestParam(defaultValue = "") String part,
-      @RequestParam(defaultValue = "") String core,
-      @RequestParam(defaultValue = "") String hours,
-      @RequestParam(defaultValue = "") String thickness,
-      @RequestParam(defaultValue = "") String curve,
+      @RequestParam Map<String, String> typed,
       RedirectAttributes later) {
-    Map<String, String> typed =
-        Map.of("part", part, "core", core, "hours", hours, "thickness", thickness, "curve", curve);
     return reply.after(
         new Form("/dock/" + id + "#raw-gate", "typedFrozen", typed),
         later,
         () -> {
           UUID sentAs = ClientIds.of(own);
-          Optional<String> slot =
-              part.isBlank()
-                  ? Optional.empty()
-                  : Optional.of(
-                      sheets
-                          .get(id)
-                          .find(part)
-                          .map(LotPart::slot)
-                          .orElseThrow(
-                              () ->
-                                  Refusal.ofField(
-                                      "part", "parts.problem.lot-has-no-such-part", id)));
-          Temperature held = Temperature.parse(core);
-          int howLong = Typed.count(hours, 1, FreezingRule.MOST_HOURS, "hours");
-          Optional<Length> thick =
-              thickness.isBlank() ? Optional.empty() : Optional.of(Length.parse(thickness));
+          RawGateKeeper.Frozen frozen = frozen(id, typed);
           SentTwice.survive(
               () -> {
-                gates.froze(id, sentAs, slot, held, howLong, thick, curve);
+                gates.froze(lots.get(id), sentAs, frozen);
                 return id;
               });
           Lot after = lots.get(id);
-          return words.say("dock.said.record-kept", after.rawGate(slot).map(words::say).orElse(""));
+          return words.say(
+              "dock.said.record-kept", after.rawGate(frozen.part()).map(words::say).orElse(""));
         });
+  }
+
+  private RawGateKeeper.Frozen frozen(long id, Map<String, String> typed) {
+    ZoneId zone = houses.house().formats().zone();
+    return new RawGateKeeper.Frozen(
+        given(typed, "part")
+            .map(
+                part ->
+                    sheets
+                        .get(id)
+                        .find(part)
+                        .map(LotPart::slot)
+                        .orElseThrow(
+                            () ->
+                                Refusal.ofField("part", "parts.problem.lot-has-no-such-part", id))),
+        Typed.choice(Froze.values(), typed.getOrDefault("froze", "HOUSE"))
+            .filter(froze -> froze != Froze.UNPROVED)
+            .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete")),
+        given(typed, "from").map(text -> Typed.moment(text, zone, "from")),
+        given(typed, "to").map(text -> Typed.moment(text, zone, "to")),
+        Temperature.parse(typed.getOrDefault("before", "")),
+        Temperature.parse(typed.getOrDefault("after", "")),
+        given(typed, "thickness").map(Length::parse),
+        typed.getOrDefault("curve", ""),
+        typed.getOrDefault("place", ""),
+        typed.getOrDefault("paper", ""),
+        given(typed, "caught").map(text -> Typed.day(text, "caught")));
+  }
+
+  private static Optional<String> given(Map<String, String> typed, String field) {
+    return Optional.ofNullable(typed.get(field)).map(String::strip).filter(t -> !t.isEmpty());
   }
 
   @PostMapping("/dock/{id}/exempt")

@@ -28,13 +28,13 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.LabelFacts;
 import mosaicknife.core.larder.Shelved;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
-import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.use.Batch;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
@@ -276,7 +276,7 @@ public class Makings {
         input.slot(),
         part.get().version(),
         use.purpose(),
-        new Use(use.name(), Hand.value(use, currency()), held));
+        new Use(new Destination.ToUse(use.code(), use.name()), Hand.value(use, currency()), held));
   }
 
   private java.util.Currency currency() {
@@ -397,8 +397,11 @@ public class Makings {
   private boolean mayBeRaw(FishUse use, List<Input> from) {
     return use.raw()
         && from.stream()
-            .map(input -> sheets.get(input.lot()).lot().rawGate(Optional.of(input.slot())))
-            .allMatch(gate -> gate.filter(RawGate::isOpen).isPresent());
+            .allMatch(
+                input -> {
+                  LotSheet sheet = sheets.get(input.lot());
+                  return sheet.find(input.slot()).filter(sheet::mayBeRaw).isPresent();
+                });
   }
 
   private List<OnHand.Kind> kinds(List<Input> from) {
@@ -434,11 +437,15 @@ public class Makings {
     LotSheet sheet = sheets.get(input.lot());
     sheet
         .find(input.slot())
-        .filter(part -> !sheet.lot().isFinished() && part.becomes().equals(use.name()))
+        .filter(part -> !sheet.lot().isFinished() && isFor(part, use))
         .ifPresent(
             part ->
                 purposes.assign(
                     input.lot(), input.slot(), part.version(), use.purpose(), Use.PLAIN));
+  }
+
+  private static boolean isFor(LotPart part, FishUse use) {
+    return part.part().goesTo() instanceof Destination.ToUse to && to.code().equals(use.code());
   }
 
   private void end(long id, Long item, String reason) {

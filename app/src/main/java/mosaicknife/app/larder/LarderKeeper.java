@@ -2,6 +2,7 @@ package mosaicknife.app.larder;
 
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -31,6 +32,7 @@ import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.larder.Shelved.State;
 import mosaicknife.core.larder.Trace;
 import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.ExactMoney;
@@ -38,8 +40,8 @@ import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.FreezingRecord;
 import mosaicknife.core.safety.Limit;
-import mosaicknife.core.safety.RawGate;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -191,7 +193,7 @@ public class LarderKeeper {
       Optional<LocalDate> useBy,
       State state,
       Shelved.Spot spot) {
-    boolean raw = sheet.lot().rawGate(Optional.of(part.slot())).filter(RawGate::isOpen).isPresent();
+    boolean raw = sheet.mayBeRaw(part);
     return new PutAway(
         sheet.lot().species().name() + ", " + part.name().toLowerCase(java.util.Locale.ROOT),
         Optional.empty(),
@@ -556,7 +558,23 @@ public class LarderKeeper {
     Trace.Source source = item.shelved().trace().grams().keySet().iterator().next();
     LotPart part = part(sheets.get(source.lot()), source.slot());
     Refusal.ifFound(LarderRules.recording(item, part.mass()));
-    gates.froze(source.lot(), clientId, Optional.of(source.slot()), core, hours, thickness, "");
+    Instant now = clock.instant();
+    Lot lot = sheets.get(source.lot()).lot();
+    gates.froze(
+        lot,
+        clientId,
+        new RawGateKeeper.Frozen(
+            Optional.of(source.slot()),
+            FreezingRecord.Froze.HOUSE,
+            Optional.of(now.minus(Duration.ofHours(hours))),
+            Optional.of(now),
+            core,
+            core,
+            thickness,
+            "",
+            item.spot().place(),
+            "",
+            Optional.empty()));
   }
 
   /** What happens to an item. */

@@ -2,8 +2,11 @@ package mosaicknife.app.lot;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.Optional;
@@ -11,6 +14,7 @@ import java.util.UUID;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.FreezingRecord;
+import mosaicknife.core.safety.FreezingRecord.Froze;
 import mosaicknife.core.safety.ProbeCurve;
 
 @Entity
@@ -23,8 +27,27 @@ class FreezingRecordEntity extends LotFact {
   @Column(name = "core_dc", updatable = false)
   private Temperature core;
 
+  @Column(name = "core_after_dc", updatable = false)
+  private Temperature coreAfter;
+
+  @Enumerated(EnumType.STRING)
   @Column(updatable = false)
-  private int hours;
+  private Froze froze;
+
+  @Column(name = "frozen_from", updatable = false)
+  private Instant from;
+
+  @Column(name = "frozen_to", updatable = false)
+  private Instant to;
+
+  @Column(updatable = false)
+  private String place;
+
+  @Column(updatable = false)
+  private String paper;
+
+  @Column(name = "caught_on", updatable = false)
+  private LocalDate caught;
 
   @Column(name = "thickness_mm", updatable = false)
   private Length thickness;
@@ -34,29 +57,27 @@ class FreezingRecordEntity extends LotFact {
 
   protected FreezingRecordEntity() {}
 
-  FreezingRecordEntity(
-      UUID clientId,
-      long lotId,
-      Optional<String> part,
-      Temperature core,
-      int hours,
-      Optional<Length> thickness,
-      Optional<ProbeCurve> curve,
-      long by,
-      Instant at) {
-    super(clientId, lotId, by, at);
-    this.part = part.orElse(null);
-    this.core = core;
-    this.hours = hours;
-    this.thickness = thickness.orElse(null);
-    this.curve = curve.map(ProbeCurve::text).orElse(null);
+  FreezingRecordEntity(UUID clientId, long lotId, FreezingRecord record, long by) {
+    super(clientId, lotId, by, record.at());
+    part = record.part().orElse(null);
+    core = record.before();
+    coreAfter = record.after();
+    froze = record.span().froze();
+    from = record.span().from();
+    to = record.span().to();
+    place = record.span().place();
+    paper = record.span().paper();
+    caught = record.span().caught().orElse(null);
+    thickness = record.thickness().orElse(null);
+    curve = record.curve().map(ProbeCurve::text).orElse(null);
   }
 
   FreezingRecord toRecord(Map<Long, String> names) {
     return new FreezingRecord(
         Optional.ofNullable(part),
+        new FreezingRecord.Span(froze, from, to, place, paper, Optional.ofNullable(caught)),
         core,
-        hours,
+        coreAfter,
         Optional.ofNullable(thickness),
         Optional.ofNullable(curve).map(text -> ProbeCurve.parse(text, ZoneOffset.UTC)),
         names.getOrDefault(madeBy(), ""),

@@ -240,6 +240,10 @@ class LotEntity {
     serving = StoredServing.of(wanted);
   }
 
+  void serveAsItsDishes() {
+    serving = null;
+  }
+
   void finish(long person, Instant at) {
     finishedAt = at;
     finishedBy = person;

@@ -339,22 +339,25 @@ public class LotRegister {
    * @param id the lot number
    * @param version the version the page showed
    * @param method the costing method
-   * @param target the mass of one portion, 5 g to 5 kg; how it is served stays as it is
+   * @param portion what one portion is from now on; empty to leave it
    * @param extras freight, ice and box share of the whole lot, from 0
    * @throws Refusal if the page was stale or the portion cannot be one
    */
   @PreAuthorize("hasAuthority('SEE_COSTS')")
   public void costBy(
-      long id, int version, CostingMethod method, Mass target, Optional<ExactMoney> extras) {
+      long id,
+      int version,
+      CostingMethod method,
+      Optional<Serving> portion,
+      Optional<ExactMoney> extras) {
     LotEntity lot = fresh(id, version);
     lot.costBy(method);
     extras.ifPresent(lot::add);
-    Serving before = lot.serving().orElse(LotRules.USUAL_SERVING);
-    if (!target.equals(before.target())) {
-      Refusal.ifFound(LotRules.portion(target));
-      lot.serve(before.of(target));
-      events.publishEvent(new PortionTyped(id));
-    }
+    portion.ifPresent(
+        wanted -> {
+          Refusal.ifFound(LotRules.portion(wanted.target()));
+          lot.serve(wanted);
+        });
   }
 
   /**
@@ -369,6 +372,16 @@ public class LotRegister {
     Refusal.ifFound(LotRules.portion(serving.target()));
     checkOpen(id);
     find(id).serve(serving);
+  }
+
+  /**
+   * Forgets the portion somebody chose for a lot: those of its dishes count again.
+   *
+   * @param id the lot number
+   */
+  @PreAuthorize("hasAnyAuthority('DECIDE_PURPOSE', 'RECEIVE')")
+  public void serveAsItsDishes(long id) {
+    find(id).serveAsItsDishes();
   }
 
   /**

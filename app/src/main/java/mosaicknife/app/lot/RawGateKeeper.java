@@ -1,6 +1,7 @@
 package mosaicknife.app.lot;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -14,6 +15,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.FreezingRecord;
@@ -94,42 +96,71 @@ public class RawGateKeeper {
   }
 
   /**
-   * Writes down that fish was frozen. The same record sent again is one.
+   * How fish was frozen, as it was understood.
    *
-   * @param lotId the number of the lot
-   * @param clientId the identifier the sender made
    * @param part the slot of the part; empty for the whole lot
-   * @param core the temperature of the core that was held
-   * @param hours how long
+   * @param froze who froze it
+   * @param from from when, by the wall's clock; empty where a curve says
+   * @param to until when
+   * @param before the core when it began
+   * @param after the core when it ended
    * @param thickness how thick it was, if it was measured
    * @param curve what a probe read, as it was typed; empty if none was in
-   * @throws Refusal if that cannot be a record of freezing
+   * @param place where it lay
+   * @param paper the paper that shows it; empty for the house's own
+   * @param caught when it was caught, if that is needed
+   */
+  public record Frozen(
+      Optional<String> part,
+      FreezingRecord.Froze froze,
+      Optional<Instant> from,
+      Optional<Instant> to,
+      Temperature before,
+      Temperature after,
+      Optional<Length> thickness,
+      String curve,
+      String place,
+      String paper,
+      Optional<LocalDate> caught) {}
+
+  /**
+   * Writes down that fish was frozen. The same record sent again is one.
+   *
+   * @param lot the lot
+   * @param clientId the identifier the sender made
+   * @param frozen how it was frozen
+   * @throws Refusal if that cannot be true of the lot
    */
   @PreAuthorize("hasAuthority('RECEIVE')")
-  public void froze(
-      long lotId,
-      UUID clientId,
-      Optional<String> part,
-      Temperature core,
-      int hours,
-      Optional<Length> thickness,
-      String curve) {
+  public void froze(Lot lot, UUID clientId, Frozen frozen) {
     if (records.existsByClientId(clientId)) {
       return;
     }
-    Refusal.ifFound(FreezingRecord.problem(core, hours));
-    records.saveAndFlush(
-        new FreezingRecordEntity(
-            clientId,
-            lotId,
-            part,
-            core,
-            hours,
-            thickness,
-            curve(curve),
-            current.get().id(),
-            clock.instant()));
-    events.publishEvent(new LotChanged(lotId));
+    Instant now = clock.instant();
+    Optional<ProbeCurve> curve = curve(frozen.curve());
+    FreezingRecord record =
+        new FreezingRecord(
+            frozen.part(),
+            new FreezingRecord.Span(
+                frozen.froze(),
+                curve.map(ProbeCurve::from).or(frozen::from).orElseThrow(() -> noTime("from")),
+                curve.map(ProbeCurve::to).or(frozen::to).orElseThrow(() -> noTime("to")),
+                PlainText.line(frozen.place(), LONGEST_NAME, "place", FieldName.PLACE),
+                PlainText.line(frozen.paper(), LONGEST, "paper", FieldName.EVIDENCE),
+                frozen.caught()),
+            frozen.before(),
+            frozen.after(),
+            frozen.thickness(),
+            curve,
+            current.get().name(),
+            now);
+    Refusal.ifFound(record.problem(lot.known(houses.house().formats().zone()), now));
+    records.saveAndFlush(new FreezingRecordEntity(clientId, lot.id(), record, current.get().id()));
+    events.publishEvent(new LotChanged(lot.id()));
+  }
+
+  private static Refusal noTime(String field) {
+    return Refusal.ofField(field, "lot.problem.from-when-to-when");
   }
 
   private Optional<ProbeCurve> curve(String typed) {

@@ -1,13 +1,15 @@
 package mosaicknife.app.parts;
 
 import jakarta.persistence.Column;
-import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
@@ -16,15 +18,14 @@ import java.time.LocalDate;
 import java.util.Currency;
 import java.util.Locale;
 import java.util.Optional;
-import mosaicknife.app.shared.StoredServing;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.OnShelf;
 import mosaicknife.core.lot.Part;
 import mosaicknife.core.plan.Pieces;
-import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
@@ -61,8 +62,6 @@ class LotPartEntity {
   @Column(name = "stays_on")
   private String staysOn;
 
-  @Embedded private StoredServing serving;
-
   @Column(name = "put_into")
   private String putInto;
 
@@ -78,7 +77,15 @@ class LotPartEntity {
   @Enumerated(EnumType.STRING)
   private Purpose purpose;
 
+  /** What was written, or the name of the use when it was decided; nothing where it is a dish. */
   private String becomes = "";
+
+  @Column(name = "use_code")
+  private String useCode;
+
+  @ManyToOne(fetch = FetchType.LAZY)
+  @JoinColumn(name = "dish_id")
+  private DishRow dish;
 
   @Column(name = "value_per_kg")
   private BigDecimal valuePerKg;
@@ -133,8 +140,7 @@ class LotPartEntity {
     LotPartEntity part = piece(from, kind, number, "%s, %s");
     part.purpose = Pieces.inherited(fromKind, from.purpose(), kind).orElse(null);
     if (part.purpose != null && part.purpose == from.purpose) {
-      part.becomes = from.becomes;
-      part.serving = from.serving;
+      part.goWith(from);
       part.venueId = from.venueId;
     }
     return part;
@@ -145,9 +151,10 @@ class LotPartEntity {
     LotPartEntity part = piece(from, kind, number, "%ss of %s");
     part.slot = kind.code() + "-of-" + from.slot;
     part.inARow = true;
-    part.serving = from.serving;
     part.purpose = Purpose.PLATE;
-    part.becomes = from.purpose == Purpose.PLATE ? from.becomes : "";
+    if (from.purpose == Purpose.PLATE) {
+      part.goWith(from);
+    }
     part.venueId = from.venueId;
     return part;
   }
@@ -224,8 +231,36 @@ class LotPartEntity {
     return Optional.ofNullable(purpose);
   }
 
-  String becomes() {
-    return becomes;
+  Destination goesTo() {
+    if (dish != null) {
+      return dish.toDish();
+    }
+    return useCode == null
+        ? new Destination.InWords(becomes)
+        : new Destination.ToUse(useCode, becomes);
+  }
+
+  boolean isGoingTo(long wanted) {
+    return dish != null && dish.toDish().id() == wanted;
+  }
+
+  private void goWith(LotPartEntity other) {
+    becomes = other.becomes;
+    useCode = other.useCode;
+    dish = other.dish;
+  }
+
+  /** Sends it to a dish, whatever was said before; its purpose stays. */
+  void goTo(DishRow other) {
+    dish = other;
+    useCode = null;
+    becomes = "";
+  }
+
+  private void goTo(Destination words) {
+    dish = null;
+    useCode = words instanceof Destination.ToUse use ? use.code() : null;
+    becomes = words.name();
   }
 
   Optional<UnitPrice> value(Currency currency) {
@@ -256,9 +291,8 @@ class LotPartEntity {
         inARow,
         venueId(),
         purpose(),
-        becomes,
+        goesTo(),
         value(currency),
-        Optional.ofNullable(serving).map(StoredServing::serving),
         held(),
         new OnShelf(Mass.ofMilligrams(shelvedMilligrams), Mass.ofMilligrams(usedMilligrams)),
         version);
@@ -272,13 +306,9 @@ class LotPartEntity {
   /** It is served with the other part, and goes where that goes. */
   void putInto(LotPartEntity other) {
     putInto = other.slot;
-    assign(Purpose.PLATE, new Use(other.becomes, Optional.empty(), Optional.empty()));
+    assign(Purpose.PLATE, Use.PLAIN, Optional.empty());
+    goWith(other);
     venueId = other.venueId;
-  }
-
-  /** What its dish calls a portion; null leaves it to the lot. */
-  void serve(Serving wanted) {
-    serving = wanted == null ? null : StoredServing.of(wanted);
   }
 
   void takeOut() {
@@ -297,9 +327,9 @@ class LotPartEntity {
   }
 
   /** Gives the part its purpose; what belonged to another purpose is forgotten. */
-  void assign(Purpose newPurpose, Use use) {
+  void assign(Purpose newPurpose, Use use, Optional<DishRow> toDish) {
     purpose = newPurpose;
-    becomes = use.becomes();
+    toDish.ifPresentOrElse(this::goTo, () -> goTo(use.to()));
     valuePerKg =
         use.value()
             .map(v -> v.perKilogram().amount().setScale(PRICE_DECIMALS, RoundingMode.HALF_EVEN))

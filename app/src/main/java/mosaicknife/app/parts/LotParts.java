@@ -15,7 +15,6 @@ import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.PartKind;
-import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotProblem;
@@ -276,7 +275,7 @@ public class LotParts {
       Part itself = part.toPart(kind(part), money);
       boolean isWeighed = weighed.isWeighed(part.id());
       Refusal.ifFound(LotRules.puttingBack(itself, isWeighed, other.toPart(kind(other), money)));
-      purposes.raw(part, Purpose.PLATE, other.becomes());
+      purposes.servedWith(part, other);
       part.putInto(other);
     }
     events.publishEvent(new LotChanged(lotId));

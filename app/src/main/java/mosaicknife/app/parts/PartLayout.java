@@ -47,7 +47,7 @@ class PartLayout {
       boolean held = LotRules.held(lot, one.purpose()).isPresent();
       if (lot.state().isCut() && one.slot().isMain() && !held) {
         // it was bought for the plate
-        part.assign(one.purpose(), new Use("", Optional.empty(), Optional.empty()));
+        part.assign(one.purpose(), Use.PLAIN, Optional.empty());
       }
       parts.save(part);
     }

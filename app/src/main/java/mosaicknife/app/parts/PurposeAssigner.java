@@ -6,25 +6,23 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
-import mosaicknife.app.buy.Dish;
-import mosaicknife.app.buy.DishEditor;
-import mosaicknife.app.buy.DishTurnsRaw;
+import mosaicknife.app.buy.DishChanged;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotChanged;
 import mosaicknife.app.lot.LotRegister;
-import mosaicknife.app.lot.PortionTyped;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.finding.Finding;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Part;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.UnitPrice;
-import mosaicknife.core.safety.RawGate;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -41,7 +39,7 @@ public class PurposeAssigner {
   private final LotRegister lots;
   private final LotPartRepository parts;
   private final CatalogueEditor catalogue;
-  private final DishEditor dishes;
+  private final DishRowRepository dishes;
   private final HouseSettings houses;
   private final CurrentPerson current;
   private final ApplicationEventPublisher events;
@@ -50,7 +48,7 @@ public class PurposeAssigner {
       LotRegister lots,
       LotPartRepository parts,
       CatalogueEditor catalogue,
-      DishEditor dishes,
+      DishRowRepository dishes,
       HouseSettings houses,
       CurrentPerson current,
       ApplicationEventPublisher events) {
@@ -77,9 +75,11 @@ public class PurposeAssigner {
   public void assign(long lotId, String slot, int version, Purpose purpose, Use use) {
     LotPartEntity part = openPart(lotId, slot, version);
     check(part, purpose, use.held());
-    raw(part, purpose, use.becomes());
-    part.assign(purpose, current.may(Permission.SEE_COSTS) ? use : use.at(value(part)));
-    portion(part);
+    send(
+        part,
+        purpose,
+        current.may(Permission.SEE_COSTS) ? use : use.at(value(part)),
+        part.venueId());
     events.publishEvent(new LotChanged(lotId));
   }
 
@@ -113,36 +113,63 @@ public class PurposeAssigner {
       Optional<UnitPrice> value =
           same || !current.may(Permission.SEE_COSTS) ? value(part) : Optional.empty();
       check(part, wanted.get(), held);
-      raw(part, wanted.get(), dish);
-      part.assign(wanted.get(), new Use(dish, value, held));
+      send(part, wanted.get(), new Use(dish, value, held), venue);
     } else if (!dish.isEmpty()) {
       throw Refusal.ofInput("parts.problem.what-is-for-tap-its", part.name());
     }
     part.sendTo(venue.orElse(null));
-    portion(part);
     events.publishEvent(new LotChanged(lotId));
   }
 
-  /** A dish that is raw, cured or underdone takes only what passed the raw gate. */
-  void raw(LotPartEntity part, Purpose purpose, String becomes) {
-    Refusal.ifFound(gate(part, purpose, becomes));
+  /** The way to any destination leads through the gate. */
+  private void send(LotPartEntity part, Purpose purpose, Use use, Optional<Long> venue) {
+    Refusal.ifFound(gateOf(part, purpose, use, venue));
+    Destination before = part.goesTo();
+    part.assign(purpose, use, dish(part, use.to(), venue));
+    // who sends a part to another dish wants the portion of that dish
+    if (known(part).kind().nature() == PartClass.FLESH
+        && purpose == Purpose.PLATE
+        && part.goesTo() instanceof Destination.ToDish
+        && !part.goesTo().equals(before)) {
+      lots.serveAsItsDishes(part.lotId());
+    }
   }
 
-  /** What keeps a part from a dish that is raw, if anything does. */
-  Optional<Finding> gate(LotPartEntity part, Purpose purpose, String becomes) {
-    if (!purpose.isServed() || dishes.find(becomes).filter(Dish::raw).isEmpty()) {
+  /** Gives a part what a way of the house foresees; what the gate keeps stays open. */
+  void fate(LotPartEntity part, Purpose purpose, String becomes, Optional<Long> venue) {
+    Use use = new Use(becomes, Optional.empty(), Optional.empty());
+    if (gateOf(part, purpose, use, venue).isEmpty()) {
+      send(part, purpose, use, venue);
+      part.sendTo(venue.orElse(null));
+    }
+  }
+
+  /** What a part may be that is put into another: it is served with it. */
+  void servedWith(LotPartEntity part, LotPartEntity other) {
+    Refusal.ifFound(
+        LotRules.gate(lots.get(part.lotId()), goingTo(part, Purpose.PLATE, other.goesTo())));
+  }
+
+  private Optional<Finding> gateOf(
+      LotPartEntity part, Purpose purpose, Use use, Optional<Long> venue) {
+    Destination to = dish(part, use.to(), venue).<Destination>map(DishRow::toDish).orElse(use.to());
+    return LotRules.gate(lots.get(part.lotId()), goingTo(part, purpose, to));
+  }
+
+  private Part goingTo(LotPartEntity part, Purpose purpose, Destination to) {
+    return known(part).goingTo(purpose, to);
+  }
+
+  /** A name means the dish at the venue the part goes to before one elsewhere. */
+  private Optional<DishRow> dish(LotPartEntity part, Destination to, Optional<Long> venue) {
+    if (to instanceof Destination.ToDish known) {
+      return dishes.findById(known.id());
+    }
+    if (!(to instanceof Destination.InWords) || to.isOpen()) {
       return Optional.empty();
     }
-    Optional<RawGate> gate = lots.get(part.lotId()).rawGate(Optional.of(part.slot()));
-    return LotRules.raw(part.name(), becomes, gate);
-  }
-
-  /** A part is portioned as the dish is that it goes to, and the lot as its last one. */
-  void portion(LotPartEntity part) {
-    Optional<Serving> serving =
-        LotRules.dishOf(known(part)).flatMap(dishes::find).map(Dish::serving);
-    part.serve(serving.orElse(null));
-    serving.ifPresent(portion -> lots.serve(part.lotId(), portion));
+    long at = venue.orElseGet(() -> houses.venueCalled(lots.get(part.lotId()).venue()).id());
+    return dishes.findNamed(to.name().strip(), at).stream().findFirst();
   }
 
   /**
@@ -155,31 +182,57 @@ public class PurposeAssigner {
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void serve(long lotId, Serving serving) {
     lots.serve(lotId, serving);
-    typed(new PortionTyped(lotId));
   }
 
-  /** A dish does not turn raw while parts go there that may not be served so. */
+  /**
+   * A dish that changed is asked for again by whatever goes there: none turns raw over fish that
+   * may not be served so, by its name neither, and none is taken off while fish goes there. What
+   * was written with its name goes there from now on.
+   */
   @EventListener
-  void turnsRaw(DishTurnsRaw dish) {
-    String names =
-        parts.findGoingTo(dish.name()).stream()
-            .filter(part -> part.purpose().filter(Purpose::isServed).isPresent())
-            .filter(
-                part ->
-                    lots.get(part.lotId())
-                        .rawGate(Optional.of(part.slot()))
-                        .filter(RawGate::isOpen)
-                        .isEmpty())
-            .map(part -> part.name() + " (" + part.lotId() + ")")
-            .collect(Collectors.joining(", "));
-    if (!names.isEmpty()) {
-      throw Refusal.ofField("raw", "parts.problem.go-there-not-raw", dish.name(), names);
+  void changed(DishChanged dish) {
+    List<LotPartEntity> going = parts.findGoingTo(dish.id(), dish.name());
+    if (!dish.active()) {
+      refuse(
+          going.stream().filter(part -> part.isGoingTo(dish.id())).toList(),
+          "version",
+          "parts.problem.go-there-still",
+          dish);
+      return;
     }
+    DishRow row = dishes.findById(dish.id()).orElseThrow();
+    if (dish.raw()) {
+      refuse(
+          going.stream().filter(part -> !mayGoTo(part, row)).toList(),
+          "raw",
+          "parts.problem.go-there-not-raw",
+          dish);
+    }
+    going.stream()
+        .filter(part -> !part.isGoingTo(dish.id()) && venueOf(part) == row.venueId())
+        .forEach(part -> part.goTo(row));
   }
 
-  @EventListener
-  void typed(PortionTyped event) {
-    parts.findByLotIdInOrderByNumber(List.of(event.lotId())).forEach(part -> part.serve(null));
+  private boolean mayGoTo(LotPartEntity part, DishRow row) {
+    return part.purpose()
+        .map(purpose -> goingTo(part, purpose, row.toDish()))
+        .flatMap(there -> LotRules.gate(lots.get(part.lotId()), there))
+        .isEmpty();
+  }
+
+  private long venueOf(LotPartEntity part) {
+    return part.venueId().orElseGet(() -> houses.venueCalled(lots.get(part.lotId()).venue()).id());
+  }
+
+  private static void refuse(
+      List<LotPartEntity> parts, String field, String sentence, DishChanged dish) {
+    if (!parts.isEmpty()) {
+      String names =
+          parts.stream()
+              .map(part -> part.name() + " (" + part.lotId() + ")")
+              .collect(Collectors.joining(", "));
+      throw Refusal.ofField(field, sentence, dish.name(), names);
+    }
   }
 
   /** Who may not see what a part is worth neither sets it nor wipes it. */

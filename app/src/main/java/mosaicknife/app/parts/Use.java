@@ -1,20 +1,27 @@
 package mosaicknife.app.parts;
 
 import java.util.Optional;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**
  * What becomes of a part beside its purpose.
  *
- * @param becomes what it becomes, such as {@code fumet for Friday}; possibly empty
+ * @param to what it becomes: a dish, a use, or words such as {@code fumet for Friday}, which may be
+ *     the name of a dish
  * @param value what the house would pay for it, if a use is counted
  * @param held date, place and keeper of what is kept
  */
-public record Use(String becomes, Optional<UnitPrice> value, Optional<Held> held) {
+public record Use(Destination to, Optional<UnitPrice> value, Optional<Held> held) {
 
   /** A purpose with nothing more said. */
   public static final Use PLAIN = new Use("", Optional.empty(), Optional.empty());
+
+  /** What somebody wrote. */
+  public Use(String words, Optional<UnitPrice> value, Optional<Held> held) {
+    this(new Destination.InWords(words), value, held);
+  }
 
   /**
    * Returns the same at another value.
@@ -23,6 +30,6 @@ public record Use(String becomes, Optional<UnitPrice> value, Optional<Held> held
    * @return the use
    */
   Use at(Optional<UnitPrice> worth) {
-    return new Use(becomes, worth, held);
+    return new Use(to, worth, held);
   }
 }

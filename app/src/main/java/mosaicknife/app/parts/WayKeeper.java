@@ -126,7 +126,7 @@ public class WayKeeper {
               purpose ->
                   fates.put(
                       part.slot(),
-                      new Way.Fate(purpose, part.becomes(), part.venueId().orElse(0L))));
+                      new Way.Fate(purpose, part.goesTo().name(), part.venueId().orElse(0L))));
     }
     SizeGrade size = sizeOf(lot);
     List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lot.id()));
@@ -183,11 +183,12 @@ public class WayKeeper {
       Way.Fate fate = way.fates().get(part.slot());
       if (fate != null
           && part.purpose().isEmpty()
-          && LotRules.held(lot, fate.purpose()).isEmpty()
-          && purposes.gate(part, fate.purpose(), fate.becomes()).isEmpty()) {
-        part.assign(fate.purpose(), new Use(fate.becomes(), Optional.empty(), Optional.empty()));
-        part.sendTo(fate.venue() == 0 ? null : fate.venue());
-        purposes.portion(part);
+          && LotRules.held(lot, fate.purpose()).isEmpty()) {
+        purposes.fate(
+            part,
+            fate.purpose(),
+            fate.becomes(),
+            Optional.of(fate.venue()).filter(venue -> venue != 0));
       }
     }
     pieces.cutAs(lot.id(), way.pieces());

@@ -49,8 +49,11 @@ public record Brew(
    * @param temperature what
    * @param at when
    * @param byProbe whether the probe said it; typed otherwise
+   * @param instrument which thermometer, where it was typed
+   * @param by the number of who wrote it down
    */
-  public record Probed(long id, Temperature temperature, Instant at, boolean byProbe) {}
+  public record Probed(
+      long id, Temperature temperature, Instant at, boolean byProbe, String instrument, long by) {}
 
   /**
    * Returns the same as a batch that cools.
@@ -62,7 +65,8 @@ public record Brew(
     return new Cooling(
         probed.stream().map(one -> new Reading(since(one.at()), one.temperature())).toList(),
         where,
-        rule);
+        rule,
+        run.offTheHeat().stream().mapToDouble(this::since).findFirst());
   }
 
   /**

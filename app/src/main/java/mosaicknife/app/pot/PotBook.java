@@ -241,7 +241,9 @@ public class PotBook {
                 one.id(),
                 new mosaicknife.core.quantity.Temperature(one.tenths()),
                 one.readAt(),
-                one.isByProbe()));
+                one.isByProbe(),
+                one.instrument(),
+                one.by()));
       }
     }
     return probed;

@@ -31,6 +31,7 @@ import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.heat.CoolingRule;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.larder.Shelved;
@@ -267,13 +268,24 @@ class PotController {
     model.addAttribute("cools", PotView.cools(brew, rule, now, formats));
     model.addAttribute("curve", CurvePicture.of(brew, rule, now, formats));
     model.addAttribute("probed", brew.probed());
+    model.addAttribute("names", people.names());
+    model.addAttribute(
+        "instrument",
+        brew.probed().stream()
+            .filter(one -> !one.byProbe())
+            .reduce((one, next) -> next)
+            .map(Brew.Probed::instrument)
+            .orElse(""));
     List<PotStep> chain = brew.run().steps();
     Optional<PotStep> on = brew.run().current();
     model.addAttribute("last", chain.get(chain.size() - 1).code());
     model.addAttribute(
         "cooling",
         !brew.probed().isEmpty() || on.filter(s -> s.work() == PotStep.Work.COOL).isPresent());
-    model.addAttribute("packing", brew.run().beforePacking().isEmpty());
+    Optional<Finding> keptOff = brew.cooling(rule).shelving(brew.since(now));
+    boolean chained = brew.run().beforePacking().isEmpty();
+    model.addAttribute("packing", chained && keptOff.isEmpty());
+    model.addAttribute("keptOff", keptOff.filter(f -> chained).map(formats::say).orElse(""));
     model.addAttribute(
         "goesIn",
         brew.plan().ingredients().stream()
@@ -334,14 +346,15 @@ class PotController {
       @RequestParam(defaultValue = "") String sent,
       @RequestParam(defaultValue = "") String temperature,
       @RequestParam(defaultValue = "") String at,
+      @RequestParam(defaultValue = "") String instrument,
       RedirectAttributes later) {
     return change(
         id,
-        Map.of("temperature", temperature, "at", at),
+        Map.of("temperature", temperature, "at", at, "instrument", instrument),
         later,
         () -> {
           Temperature read = Temperature.parse(temperature);
-          keeper.read(ClientIds.of(sent), id, read, today(at));
+          keeper.read(ClientIds.of(sent), id, read, today(at), instrument);
           return words.say("pot.said.read", read);
         });
   }
@@ -455,6 +468,7 @@ class PotController {
     model.put("f", formats());
     model.put("card", PotView.card(brew, rule(), now, houses.venueNames(), formats()));
     model.put("probed", brew.probed());
+    model.put("names", people.names());
     model.put("cools", PotView.cools(brew, rule(), now, formats()));
     model.put("curve", CurvePicture.of(brew, rule(), now, formats()));
     return paper.sheet("pot/cooling-log", model, "cooling-log.pdf");

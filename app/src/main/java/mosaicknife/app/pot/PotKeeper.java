@@ -19,9 +19,11 @@ import mosaicknife.app.homes.Makings;
 import mosaicknife.app.homes.Makings.Choice;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.heat.CoolingRule;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.pot.Bones;
 import mosaicknife.core.pot.PotPlan;
@@ -62,6 +64,7 @@ public class PotKeeper {
   private final UseBook uses;
   private final Makings makings;
   private final Probe probe;
+  private final ColdChainKeeper limits;
   private final HouseSettings houses;
   private final CurrentPerson current;
   private final Clock clock;
@@ -79,6 +82,7 @@ public class PotKeeper {
       UseBook uses,
       Makings makings,
       Probe probe,
+      ColdChainKeeper limits,
       HouseSettings houses,
       CurrentPerson current,
       Clock clock) {
@@ -94,6 +98,7 @@ public class PotKeeper {
     this.uses = uses;
     this.makings = makings;
     this.probe = probe;
+    this.limits = limits;
     this.houses = houses;
     this.current = current;
     this.clock = clock;
@@ -303,6 +308,12 @@ public class PotKeeper {
     notAhead(at);
     PotRun run = brew(id).run();
     refuse(run.ending(step));
+    boolean cools =
+        run.steps().stream()
+            .anyMatch(one -> one.code().equals(step) && one.work() == PotStep.Work.COOL);
+    if (cools) {
+      Refusal.ifFound(brew(id).cooling(rule()).coldness());
+    }
     Instant begun = run.marks().get(step).begun();
     if (at.isBefore(begun)) {
       throw Refusal.ofField("at", "pot.problem.not-then");
@@ -330,13 +341,19 @@ public class PotKeeper {
    * @param id the number of the batch
    * @param temperature what it showed
    * @param at when
-   * @throws Refusal if that lies ahead, or days back
+   * @param instrument which thermometer
+   * @throws Refusal if that lies ahead, or days back, or nobody says which
    */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
-  public void read(UUID clientId, long id, Temperature temperature, Instant at) {
+  public void read(UUID clientId, long id, Temperature temperature, Instant at, String instrument) {
     notAhead(at);
+    String which = PlainText.needed(instrument, LONGEST_NAME, "instrument", FieldName.INSTRUMENT);
     brew(id);
-    note(clientId, id, temperature, at, false, me());
+    note(clientId, id, temperature, at, Optional.of(which), me());
+  }
+
+  private CoolingRule rule() {
+    return CoolingRule.of(limits.limits());
   }
 
   /**
@@ -351,16 +368,29 @@ public class PotKeeper {
   public Temperature read(UUID clientId, long id) {
     Temperature shown = probe.read().orElseThrow(() -> Refusal.ofInput("pot.problem.probe-silent"));
     brew(id);
-    note(clientId, id, shown, clock.instant(), true, me());
+    note(clientId, id, shown, clock.instant(), Optional.empty(), me());
     return shown;
   }
 
   private void note(
-      UUID clientId, long id, Temperature temperature, Instant at, boolean byProbe, long by) {
+      UUID clientId,
+      long id,
+      Temperature temperature,
+      Instant at,
+      Optional<String> typed,
+      long by) {
     if (!readings.existsByClientId(clientId)) {
       readings.saveAndFlush(
           new PotReadingEntity(
-              clientId, id, temperature.tenths(), at, byProbe, null, by, clock.instant()));
+              clientId,
+              id,
+              temperature.tenths(),
+              at,
+              typed.isEmpty(),
+              typed.orElse(""),
+              null,
+              by,
+              clock.instant()));
     }
   }
 
@@ -385,6 +415,7 @@ public class PotKeeper {
             wrong.temperature().tenths(),
             wrong.at(),
             wrong.byProbe(),
+            wrong.instrument(),
             reading,
             me(),
             clock.instant()));
@@ -426,7 +457,7 @@ public class PotKeeper {
           long id = in.get().id();
           List<PotStandEntity> stood = stands.findAllByBatchIdInOrderById(List.of(id));
           long by = stood.get(stood.size() - 1).by();
-          note(UUID.randomUUID(), id, temperature, clock.instant(), true, by);
+          note(UUID.randomUUID(), id, temperature, clock.instant(), Optional.empty(), by);
         });
     return shown.isPresent();
   }
@@ -480,6 +511,7 @@ public class PotKeeper {
     if (before.isPresent()) {
       throw Refusal.ofInput("pot.problem.not-done", before.get().name());
     }
+    Refusal.ifFound(brew.cooling(rule()).shelving(brew.since(clock.instant())));
     ExactMoney cost = new ExactMoney(brew.plan().cost(), houses.house().formats().currency());
     Set<Allergen> allergens =
         brew.plan().ingredients().stream()

@@ -35,6 +35,8 @@ class PotReadingEntity {
 
   private Long strikes;
 
+  private String instrument;
+
   @Column(name = "made_by")
   private long madeBy;
 
@@ -49,6 +51,7 @@ class PotReadingEntity {
       int tenths,
       Instant readAt,
       boolean byProbe,
+      String instrument,
       Long strikes,
       long madeBy,
       Instant madeAt) {
@@ -57,6 +60,7 @@ class PotReadingEntity {
     this.tenths = tenths;
     this.readAt = readAt;
     this.byProbe = byProbe;
+    this.instrument = instrument;
     this.strikes = strikes;
     this.madeBy = madeBy;
     this.madeAt = madeAt;
@@ -80,6 +84,14 @@ class PotReadingEntity {
 
   boolean isByProbe() {
     return byProbe;
+  }
+
+  String instrument() {
+    return instrument;
+  }
+
+  long by() {
+    return madeBy;
   }
 
   /** The number of a reading that was wrong; null for a reading of its own. */

@@ -20,6 +20,8 @@ public enum FieldName {
   GRADE,
   /** The name of the house. */
   HOUSE,
+  /** The instrument. */
+  INSTRUMENT,
   /** The name. */
   NAME,
   /** The name of the dish. */

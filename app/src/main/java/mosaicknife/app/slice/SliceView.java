@@ -10,7 +10,6 @@ import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.portion.WholePortions;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.slice.Alternatives;
 import mosaicknife.core.slice.Fillet;
 import mosaicknife.core.slice.PassCut;
@@ -103,7 +102,7 @@ record SliceView(
 
   /** Whether a part may be served raw: a record may be of it alone. */
   static boolean isRaw(LotSheet sheet, OnBoard piece) {
-    return sheet.lot().rawGate(piece.part().optionalSlot()).filter(RawGate::isOpen).isPresent();
+    return sheet.mayBeRaw(piece.part());
   }
 
   /** So many of the target; from the lightest to the heaviest where they are not that. */

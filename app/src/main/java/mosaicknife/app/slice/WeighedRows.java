@@ -11,6 +11,7 @@ import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.buying.Demand;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.PortionRow;
 import org.springframework.stereotype.Component;
@@ -58,7 +59,7 @@ class WeighedRows {
   private static long platesAWeek(PortionRow row, List<Dish> known) {
     long wanted =
         known.stream()
-            .filter(dish -> dish.name().equals(row.dish()))
+            .filter(dish -> row.to() instanceof Destination.ToDish to && to.id() == dish.id())
             .findFirst()
             .map(WeighedRows::week)
             .orElse(0L);

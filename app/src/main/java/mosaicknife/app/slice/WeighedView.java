@@ -40,7 +40,7 @@ record WeighedView(
     WeighedBack weighed = row.weighed();
     Serving dish = weighed.serving();
     return new WeighedView(
-        row.dish().isEmpty() ? formats.mass(dish.target()) : row.dish(),
+        row.to().isOpen() ? formats.mass(dish.target()) : row.to().name(),
         formats.say("slice.count", weighed.masses().size()),
         weighed.masses().stream().map(one -> at(one, dish)).toList(),
         at(dish.lightest(), dish),

@@ -13,6 +13,7 @@ import mosaicknife.core.quantity.Mass;
  * @param parent the part it was cut from; null for a part of the fish
  * @param inARow whether each weight is a portion of its own
  * @param skipped whether it was left out
+ * @param pieces how many parts are cut from it
  * @param purchased what the lot weighs
  * @param fish how many fish
  * @param received when the lot came
@@ -25,6 +26,7 @@ record PlaceRow(
     Long parent,
     Boolean inARow,
     Boolean skipped,
+    Long pieces,
     Mass purchased,
     int fish,
     Instant received,

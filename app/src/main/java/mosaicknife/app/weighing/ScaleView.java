@@ -1,11 +1,14 @@
 package mosaicknife.app.weighing;
 
+import java.time.Instant;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.UUID;
 import mosaicknife.app.device.Scale;
 import mosaicknife.app.device.Scale.Numbered;
 import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.scale.Claim;
 import mosaicknife.core.scale.ScaleReading;
 import mosaicknife.core.scale.ScaleReading.Motion;
 
@@ -22,6 +25,8 @@ import mosaicknife.core.scale.ScaleReading.Motion;
  * @param grossMg the raw reading, so that a weight taken while the database is away keeps it
  * @param tareMg the tare of the scale itself
  * @param stepMg the step of its display
+ * @param goneBelowMg once it is taken, it is gone when the scale shows less than this
+ * @param goneBeyondMg or stands still further off than this
  */
 public record ScaleView(
     long number,
@@ -33,7 +38,11 @@ public record ScaleView(
     boolean takeable,
     long grossMg,
     long tareMg,
-    long stepMg) {
+    long stepMg,
+    long goneBelowMg,
+    long goneBeyondMg) {
+
+  private static final UUID NOBODY = new UUID(0, 0);
 
   public static ScaleView of(Scale scale, Optional<HouseTray> tray, Formats formats) {
     boolean taken = scale.isClaimed();
@@ -51,6 +60,8 @@ public record ScaleView(
                 false,
                 0,
                 0,
+                0,
+                0,
                 0));
   }
 
@@ -60,6 +71,7 @@ public record ScaleView(
     String text = formats.mass(reading.net());
     int split = text.lastIndexOf(' ');
     boolean over = reading.motion() == Motion.OVERLOADED;
+    Claim ifTaken = Claim.of(NOBODY, numbered.reading(), Instant.EPOCH);
     return new ScaleView(
         numbered.number(),
         over ? formats.say("weighing.said.too-much") : text.substring(0, split),
@@ -70,7 +82,9 @@ public record ScaleView(
         reading.isTakeable() && !taken,
         numbered.reading().gross().milligrams(),
         numbered.reading().tare().milligrams(),
-        reading.readability().milligrams());
+        reading.readability().milligrams(),
+        ifTaken.least().milligrams(),
+        ifTaken.slack().milligrams());
   }
 
   private static String words(ScaleReading reading, Formats formats) {

@@ -96,6 +96,9 @@ public class WeighingRecorder implements WeighedParts {
     Refusal.ifFound(LotRules.fish(take.lotId(), at.fish(), at.name(), take.fishNo(), fish(links)));
     Refusal.ifFound(LotRules.weight(at.name(), mass, at.purchased()));
     checkInside(at, mass);
+    if (at.pieces() > 0) {
+      checkAbove(at.part(), at.name(), take.fishNo(), mass);
+    }
     int piece = at.inARow() ? lastPiece(links, take.fishNo()) + 1 : 0;
     Place place = new Place(at.part(), take.fishNo(), piece);
     Stamp stamp = new Stamp(current.get().id(), moment(take, at.received()));
@@ -203,6 +206,12 @@ public class WeighingRecorder implements WeighedParts {
             mass));
   }
 
+  /** What a part is cut into cannot outweigh it, whichever of them is weighed later. */
+  private void checkAbove(long part, String name, int fish, Mass mass) {
+    Refusal.ifFound(
+        LotRules.above(name, mass, Mass.ofMilligrams(weighings.massOfPieces(part, fish))));
+  }
+
   /** Checks that the sender saw the last weighing, and returns the reason of the correction. */
   private String follow(String part, WeighingEntity last, Take take) {
     if (last.isTakenBack()) {
@@ -273,6 +282,9 @@ public class WeighingRecorder implements WeighedParts {
     }
     Optional<WeighingEntity> before =
         last.supersedes().flatMap(weighings::findById).filter(w -> !w.isTakenBack());
+    before
+        .flatMap(WeighingEntity::mass)
+        .ifPresent(mass -> checkAbove(last.partId(), name, last.fishNo(), mass));
     weighings.saveAndFlush(
         before
             .map(w -> WeighingEntity.restoring(id, last, w, stamp))
@@ -312,6 +324,7 @@ public class WeighingRecorder implements WeighedParts {
     takeBack(lotId, UUID.randomUUID(), weighing);
     Refusal.ifFound(LotRules.fish(lotId, at.fish(), at.name(), wrong.fishNo(), fish(links)));
     checkInside(at, mass);
+    checkAbove(at.part(), at.name(), wrong.fishNo(), mass);
     WeighingEntity moved =
         wrong.movedTo(id, new Place(at.part(), wrong.fishNo(), 0), current.get().id());
     last.ifPresent(link -> moved.after(link, ""));
@@ -348,7 +361,7 @@ public class WeighingRecorder implements WeighedParts {
         weighings
             .findById(weighing)
             .orElseThrow(() -> Refusal.ofStale("weighing.problem.that-weight-is-gone-look"));
-    partName(lotId, wrong.partId());
+    checkAbove(wrong.partId(), partName(lotId, wrong.partId()), wrong.fishNo(), right);
     Stamp stamp = new Stamp(current.get().id(), clock.instant());
     weighings.saveAndFlush(WeighingEntity.mending(id, wrong, right, reason, stamp));
   }

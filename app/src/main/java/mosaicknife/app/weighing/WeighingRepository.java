@@ -46,6 +46,7 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
       """
       select new mosaicknife.app.weighing.PlaceRow(
         p.id, p.name, p.parentId, p.inARow, p.skipped,
+        (select count(c.id) from LotPartEntity c where c.parentId = p.id),
         coalesce(l.own, l.invoiced), l.fishCount, l.receivedAt, l.finishedAt, w)
       from LotEntity l
       left join LotPartEntity p on p.lotId = l.id and p.slot = :slot
@@ -62,6 +63,15 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
         and not exists (select 1 from weighing later where later.supersedes = w.id)
       where p.id = :parent or p.parent_id = :parent
       group by p.id, p.name
+      """;
+
+  /** What the pieces of a part weigh, of one fish or of all together. */
+  String PIECES =
+      """
+      select coalesce(sum(w.mass_mg), 0)
+      from weighing w join lot_part p on p.id = w.part_id
+      where p.parent_id = :part and w.fish_no = :fish
+        and not exists (select 1 from weighing later where later.supersedes = w.id)
       """;
 
   /** A part with the mass that stands. */
@@ -101,6 +111,9 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
 
   @NativeQuery(INSIDE)
   List<MassRow> findInside(long parent);
+
+  @NativeQuery(PIECES)
+  long massOfPieces(long part, int fish);
 
   @NativeQuery("select p.name from lot_part p where p.lot_id = :lotId and p.id = :partId")
   Optional<String> findPartName(long lotId, long partId);

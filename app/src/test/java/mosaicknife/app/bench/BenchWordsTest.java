@@ -23,6 +23,7 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.UnitSystem;
+import mosaicknife.core.scale.Claim;
 import mosaicknife.core.scale.ScaleReading;
 import mosaicknife.core.scale.ScaleReading.Motion;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -196,12 +197,29 @@ public class BenchWordsTest extends WithDatabase {
     }
 
     @Override
-    public boolean claim(UUID weighing) {
-      return !isClaimed;
+    public String name() {
+      return "still";
     }
 
     @Override
-    public void release() {}
+    public Optional<Claim> claim(UUID weighing, ScaleReading shown) {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<UUID> ended() {
+      return Optional.empty();
+    }
+
+    @Override
+    public boolean learn(Claim other) {
+      return isClaimed;
+    }
+
+    @Override
+    public Optional<UUID> release() {
+      return Optional.empty();
+    }
 
     @Override
     public void tare() {}

@@ -187,7 +187,8 @@ public class ClockPagesTest extends WithPages {
                 UUID.randomUUID(),
                 brew.id(),
                 new Temperature(tenths),
-                Instant.now().minus(Duration.ofMinutes(ago)));
+                Instant.now().minus(Duration.ofMinutes(ago)),
+                "stick thermometer");
           }
         });
     assertTrue(day.gather().unsure().contains("Clear white stock"));

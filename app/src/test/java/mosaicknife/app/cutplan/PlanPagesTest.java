@@ -138,11 +138,11 @@ public class PlanPagesTest extends WithPages {
     follow("ines", "/plan/" + lot + "/portion", "portion", "5 oz", "form", "SLICES");
     // 5 oz are 141.747615625 g, kept to the milligram
     assertEquals(
-        sheets.get(lot).lot().serving().target(), Mass.ofMilligrams(141_748), "five ounces");
+        sheets.get(lot).plates().serving().target(), Mass.ofMilligrams(141_748), "five ounces");
     String refused =
         follow("ines", "/plan/" + lot + "/portion", "portion", "a handful", "form", "SLICES");
     assertTrue(refused.contains("value=\"a handful\""), "what was typed stays");
-    assertEquals(sheets.get(lot).lot().serving().target(), Mass.ofMilligrams(141_748));
+    assertEquals(sheets.get(lot).plates().serving().target(), Mass.ofMilligrams(141_748));
     assertEquals(
         send("maren", "/plan/" + lot + "/portion", "portion", "200 g", "form", "SLICES")
             .getStatus(),
@@ -153,9 +153,9 @@ public class PlanPagesTest extends WithPages {
             .findFirst()
             .orElseThrow();
     assign(lot, "head", "purpose", "SECOND_PLATE", "becomes", dish.name());
-    assertEquals(sheets.get(lot).lot().serving().target(), Mass.ofMilligrams(141_748), "a head");
+    assertEquals(sheets.get(lot).plates().serving().target(), Mass.ofMilligrams(141_748), "a head");
     assign(lot, "fillet-left", "purpose", "PLATE", "becomes", dish.name());
-    assertEquals(sheets.get(lot).lot().serving().target(), dish.serving().target());
+    assertEquals(sheets.get(lot).plates().serving().target(), dish.serving().target());
   }
 
   @Test
@@ -200,8 +200,8 @@ public class PlanPagesTest extends WithPages {
         sheets.get(next).parts().stream().filter(p -> p.planned()).map(LotPart::slot).toList();
     assertEquals(order.subList(0, 3), List.of("loin-bottom-left", "loin-top-left", "head"));
     assertEquals(pieces(next), 4, "an eye out of each loin");
-    assertEquals(part(next, "loin-top-right").part().serving(), Optional.of(dish.serving()));
-    assertEquals(sheets.get(next).lot().portioned(), Optional.of(dish.serving()));
+    assertEquals(sheets.get(next).plates().servingOf("loin-top-right"), dish.serving());
+    assertEquals(sheets.get(next).lot().portioned(), Optional.empty(), "nobody said another");
     assertEquals(part(next, "loin-bottom-left").number(), 1);
     // an answer changed before the first weight keeps the order
     choose(next, "collar", "head");

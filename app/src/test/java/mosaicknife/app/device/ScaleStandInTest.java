@@ -12,6 +12,9 @@ import java.io.PrintWriter;
 import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ArrayBlockingQueue;
@@ -30,6 +33,7 @@ import org.testng.annotations.Test;
 /** The stand-in and the adapter over a real loopback socket. */
 public class ScaleStandInTest {
 
+  private final Clock clock = Clock.fixed(Instant.EPOCH, ZoneOffset.UTC);
   private ScaleStandIn standIn;
   private SocketScale scale;
   private BlockingQueue<Optional<Numbered>> heard;
@@ -37,7 +41,7 @@ public class ScaleStandInTest {
   @BeforeMethod
   void plugIn() throws IOException {
     standIn = new ScaleStandIn(0);
-    scale = new SocketScale("127.0.0.1", standIn.port());
+    scale = new SocketScale("127.0.0.1", standIn.port(), clock);
     heard = new ArrayBlockingQueue<>(1000);
     scale.listen(heard::offer);
     await(reading -> reading.motion() == Motion.STEADY);
@@ -88,17 +92,17 @@ public class ScaleStandInTest {
   @Test
   public void whatLiesOnThePanIsTakenOnceUntilTheFigureMoves() throws Exception {
     scale.send("LOAD 500000");
-    await(ScaleReading::isTakeable);
+    ScaleReading half = await(ScaleReading::isTakeable).reading();
     UUID first = UUID.randomUUID();
-    assertTrue(scale.claim(first));
-    assertTrue(scale.claim(first), "the same weighing may ask again");
-    assertFalse(scale.claim(UUID.randomUUID()));
+    assertTrue(scale.claim(first, half).isPresent());
+    assertTrue(scale.claim(first, half).isPresent(), "the same weighing may ask again");
+    assertFalse(scale.claim(UUID.randomUUID(), half).isPresent());
     assertTrue(scale.isClaimed());
-    scale.release();
-    assertTrue(scale.claim(UUID.randomUUID()));
+    assertEquals(scale.release(), Optional.of(first));
+    assertTrue(scale.claim(UUID.randomUUID(), half).isPresent());
     scale.send("LOAD 0");
-    await(reading -> reading.motion() == Motion.MOVING);
-    assertFalse(scale.isClaimed());
+    await(reading -> reading.gross().compareTo(Mass.ofGrams(2)) < 0);
+    assertTrue(scale.isClaimed(), "two taps within two seconds are one, and no time passes here");
   }
 
   @Test

@@ -5,8 +5,13 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +19,7 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.buy.DishForm;
 import mosaicknife.app.house.HouseSettings;
@@ -22,10 +28,16 @@ import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.Destination;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.safety.Sign;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -117,18 +129,41 @@ public class GatePagesTest extends WithPages {
     return sheets.get(lot).find(slot).orElseThrow().purpose();
   }
 
+  /** So many hours at the supplier's, which ended two hours ago. */
   private String froze(long lot, String part, String core, String hours) throws Exception {
-    return follow(
-        "ines",
-        "/dock/" + lot + "/frozen",
-        "id",
-        UUID.randomUUID().toString(),
+    Instant ended = Instant.now().minus(Duration.ofHours(2));
+    return frozen(
+        lot,
         "part",
         part,
-        "core",
+        "froze",
+        "SUPPLIER",
+        "from",
+        local(ended.minus(Duration.ofHours(Long.parseLong(hours)))),
+        "to",
+        local(ended),
+        "before",
         core,
-        "hours",
-        hours);
+        "after",
+        core,
+        "place",
+        "cold store of Grey Skerry Landings",
+        "paper",
+        "freezing log 12",
+        "caught",
+        LocalDate.now(ZoneOffset.UTC).minusDays(90).toString());
+  }
+
+  private String frozen(long lot, String... fields) throws Exception {
+    List<String> all = new ArrayList<>(List.of("id", UUID.randomUUID().toString()));
+    all.addAll(List.of(fields));
+    return follow("ines", "/dock/" + lot + "/frozen", all.toArray(String[]::new));
+  }
+
+  private String local(Instant moment) {
+    return LocalDateTime.ofInstant(moment, houses.house().formats().zone())
+        .truncatedTo(ChronoUnit.MINUTES)
+        .toString();
   }
 
   @Test
@@ -216,15 +251,196 @@ public class GatePagesTest extends WithPages {
     String warm = froze(lot, "", "-4", "24");
     assertTrue(warm.contains("does not freeze fish through"), warm);
     assertTrue(warm.contains("value=\"-4\""));
-    for (String[] bad :
-        new String[][] {{"cold", "24"}, {"-20", "0"}, {"-20", "-3"}, {"-20", "<b>"}, {"", ""}}) {
-      froze(lot, "", bad[0], bad[1]);
-      assertEquals(lots.get(lot).papers().records(), List.of(), bad[0] + " " + bad[1]);
+    for (String bad : new String[] {"cold", "", "<b>", "20", "-400"}) {
+      froze(lot, "", bad, "24");
+      assertEquals(lots.get(lot).papers().records(), List.of(), bad);
     }
+    froze(lot, "", "-20", "0");
+    assertEquals(lots.get(lot).papers().records(), List.of(), "no time");
     assertEquals(
-        send("maren", "/dock/" + lot + "/frozen", "id", "", "core", "-20", "hours", "24")
+        send(
+                "maren",
+                "/dock/" + lot + "/frozen",
+                "id",
+                UUID.randomUUID().toString(),
+                "before",
+                "-20",
+                "after",
+                "-20")
             .getStatus(),
         403);
+  }
+
+  @Test
+  public void aRecordOfTheHouseCannotBeginBeforeReceiptAndNoneEndsTomorrow() throws Exception {
+    long lot = fresh("pollack");
+    Instant now = Instant.now();
+    Instant yesterday = now.minus(Duration.ofHours(26));
+    // 26 hours typed minutes after receipt
+    String early = ours(lot, yesterday, now, "HOUSE", "", "freezer 2");
+    assertTrue(early.contains("it cannot have frozen it before"), early);
+    assertTrue(early.contains("value=\"freezer 2\""), "what was typed stays");
+    assertTrue(
+        ours(lot, yesterday, now, "SUPPLIER", "", "freezer 2").contains("needs their paper"));
+    assertTrue(
+        ours(lot, yesterday, now.plus(Duration.ofHours(3)), "SUPPLIER", "log 12", "store")
+            .contains("It is not over yet"));
+    assertTrue(
+        ours(lot, now, yesterday, "SUPPLIER", "log 12", "store")
+            .contains("It ends before it begins"));
+    assertTrue(
+        ours(lot, yesterday, now.minus(Duration.ofHours(2)), "SUPPLIER", "log 12", " ")
+            .contains("Say where it lay"));
+    assertTrue(
+        ours(lot, yesterday, now.minus(Duration.ofHours(2)), "VESSEL", "log 12", "hold 1")
+            .contains("say from the paper when it was caught"),
+        "it was landed today");
+    assertEquals(lots.get(lot).papers().records(), List.of());
+    assertEquals(lots.get(lot).rawGate(), Optional.of(RawGate.FREEZING_NEEDED));
+  }
+
+  private String ours(long lot, Instant from, Instant to, String froze, String paper, String place)
+      throws Exception {
+    return frozen(
+        lot,
+        "froze",
+        froze,
+        "from",
+        local(from),
+        "to",
+        local(to),
+        "before",
+        "-22",
+        "after",
+        "-22",
+        "place",
+        place,
+        "paper",
+        paper);
+  }
+
+  /** Guts are never eaten, so never raw, whatever was frozen. */
+  @Test
+  public void gutsAndGillsNeverGetRawFrom() throws Exception {
+    long lot = fresh("pollack");
+    froze(lot, "", "-22", "26");
+    LotSheet sheet = sheets.get(lot);
+    for (LotPart part : sheet.parts()) {
+      boolean eaten = part.kind().mayBeFor(Purpose.PLATE);
+      assertEquals(sheet.mayBeRaw(part), eaten, part.slot());
+    }
+    Document passport = Jsoup.parse(page("ines", "/dock/" + lot + "/passport"));
+    Element gills = passport.select("tr:has(th:contains(Gills))").first();
+    assertFalse(gills.text().contains("from"), gills.text());
+    assertTrue(passport.select("tr:has(th:contains(Left fillet))").text().contains("from"));
+  }
+
+  /** Every way a raw dish could get fish the gate keeps: each is refused or undone, and is said. */
+  @Test
+  public void theGateHasOneDoor() throws Exception {
+    long lot = fresh("pollack");
+    // words somebody wrote become a raw dish
+    plan(lot, "fillet-left", "PLATE", "Pollack in lime");
+    assertTrue(dish("Pollack in lime", 0, true).contains("may not be served so"));
+    assertEquals(dishes.find("Pollack in lime"), Optional.empty());
+    // a raw dish takes the name of those words, at this venue and at the other
+    dish("Crudo of the door", 0, true);
+    dish("Crudo of the counter", 1, true);
+    for (String name : List.of("Crudo of the door", "Crudo of the counter")) {
+      assertTrue(rename(name, "Pollack in lime", true).contains("may not be served so"), name);
+      assertTrue(dishes.find(name).isPresent(), name);
+    }
+    // two venues with a dish of one name: the fish goes to the one that is cooked, and only there
+    dish("Pollack of two doors", 0, false);
+    dish("Pollack of two doors", 1, true);
+    plan(lot, "fillet-right", "PLATE", "Pollack of two doors");
+    LotPart right = sheets.get(lot).find("fillet-right").orElseThrow();
+    assertEquals(right.part().dish().map(Destination.ToDish::raw), Optional.of(false));
+    // sent to the other venue the same words mean its raw dish
+    String sent =
+        follow(
+            "ines",
+            "/plan/" + lot + "/parts/fillet-right",
+            "version",
+            "" + right.version(),
+            "purpose",
+            "PLATE",
+            "becomes",
+            "Pollack of two doors",
+            "venue",
+            "" + houses.venues().get(1).id());
+    assertTrue(sent.contains("is served raw, cured or underdone"), sent);
+    // a cooked dish adopts what was written, and does not turn raw over it
+    assertFalse(dish("Pollack in lime", 0, false).contains("may not be served so"));
+    LotPart left = sheets.get(lot).find("fillet-left").orElseThrow();
+    assertTrue(left.part().dish().isPresent(), "what was written goes there");
+    assertTrue(rename("Pollack in lime", "Pollack in lime", true).contains("may not be served so"));
+    // a name in use, and a dish that fish goes to, stay
+    assertTrue(rename("Crudo of the door", "Pollack in lime", true).contains("already"));
+    assertTrue(off("Pollack in lime").contains("while parts go there"));
+    // renamed, it keeps its parts
+    rename("Pollack in lime", "Pollack with lime", false);
+    assertEquals(sheets.get(lot).find("fillet-left").orElseThrow().becomes(), "Pollack with lime");
+  }
+
+  /** What was decided while the gate was open is asked again when it closes. */
+  @Test
+  public void whatWasDecidedIsAskedAgainAndSaidEverywhere() throws Exception {
+    long lot = fresh("pollack");
+    froze(lot, "", "-22", "26");
+    plan(lot, "fillet-left");
+    assertEquals(purpose(lot, "fillet-left"), Optional.of(Purpose.PLATE));
+    assertEquals(sheets.get(lot).kept(), List.of());
+    // a second look refuses it for raw
+    people.as(
+        "ines",
+        () -> {
+          Map<Sign, Integer> best = new EnumMap<>(Sign.class);
+          inspections.signs(lots.get(lot)).forEach(sign -> best.put(sign, 0));
+          inspections.inspect(lot, UUID.randomUUID(), best, Fitness.COOK, "");
+        });
+    assertEquals(sheets.get(lot).kept().size(), 1);
+    for (String page : List.of("/plan/", "/uses/", "/slice/", "/bench/", "/cost/", "/dock/")) {
+      assertTrue(page("ines", page + lot).contains("is served raw, cured or underdone"), page);
+    }
+    assertTrue(
+        page("ines", "/dock/" + lot + "/passport").contains("is served raw, cured or underdone"));
+    assertTrue(page("ines", "/").contains("to a dish that is raw"), "Today");
+  }
+
+  private String dish(String name, int venue, boolean raw) throws Exception {
+    return follow("ines", "/buy/new", fields(name, venue, raw, 0));
+  }
+
+  private String rename(String name, String to, boolean raw) throws Exception {
+    Dish dish = dishes.find(name).orElseThrow();
+    int venue = dish.venue().equals(houses.venues().get(0)) ? 0 : 1;
+    return follow(
+        "ines", "/buy/dishes/" + dish.id() + "/change", fields(to, venue, raw, dish.version()));
+  }
+
+  private String off(String name) throws Exception {
+    Dish dish = dishes.find(name).orElseThrow();
+    return follow("ines", "/buy/dishes/" + dish.id() + "/off", "version", "" + dish.version());
+  }
+
+  private String[] fields(String name, int venue, boolean raw, int version) {
+    List<String> fields =
+        new ArrayList<>(
+            List.of(
+                "version", "" + version,
+                "name", name,
+                "venue", "" + houses.venues().get(venue).id(),
+                "portion", "160 g",
+                "tolerance", "5",
+                "form", "SLICES",
+                "pieces", "1",
+                "specification", "SKIN_ON",
+                "fish", "pollack"));
+    if (raw) {
+      fields.addAll(List.of("raw", "yes"));
+    }
+    return fields.toArray(String[]::new);
   }
 
   @Test
@@ -357,10 +573,18 @@ public class GatePagesTest extends WithPages {
         "/dock/" + lot + "/frozen",
         "id",
         UUID.randomUUID().toString(),
-        "core",
+        "froze",
+        "SUPPLIER",
+        "before",
         "-21",
-        "hours",
-        "48",
+        "after",
+        "-21",
+        "place",
+        "cold store",
+        "paper",
+        "log of the probe",
+        "caught",
+        "2026-11-01",
         "curve",
         curve);
   }

@@ -40,6 +40,7 @@ import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.Money;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
@@ -53,6 +54,8 @@ public class LarderPagesTest extends WithPages {
   @Autowired private WeighingRecorder bench;
   @Autowired private PurposeAssigner purposes;
   @Autowired private HouseSettings houses;
+
+  @Autowired private JdbcClient jdbc;
 
   private long lot;
   private long lantern;
@@ -305,6 +308,10 @@ public class LarderPagesTest extends WithPages {
     turn(whole, "FROZEN");
     assertTrue(frozen(whole, "-4", "24").contains("alert-danger"), "no freezer");
     assertTrue(frozen(whole, "-21", "0").contains("alert-danger"));
+    assertTrue(frozen(whole, "-21", "24").contains("it cannot have frozen it before"));
+    jdbc.sql("update lot set received_at = received_at - interval '2 days' where id = :lot")
+        .param("lot", lot)
+        .update();
     assertTrue(frozen(whole, "-21", "24").contains("The record is saved with its lot."));
     assertEquals(lots.get(lot).papers().records().size(), 1);
     assertEquals(lots.get(lot).papers().records().get(0).part(), Optional.of("fillet-left"));

@@ -139,7 +139,15 @@ public class PotPagesTest extends WithPages {
     assertTrue(
         pack(brew, "1.9", "2").contains("Cool it, with a probe in it comes first"),
         "warm stock is not packed");
-    step(brew, "done", "cool");
+    assertTrue(
+        step(brew, "done", "cool").contains("No reading says that it is at 5.0 °C"),
+        "nothing replaces a reading");
+    assertTrue(pack(brew, "1.9", "2").contains("No reading says"), "nor is it packed without");
+    follow("tobiah", "/pot/" + brew.id() + "/stand", "where", "ICE_BATH");
+    read(brew, 9.5, 5);
+    assertTrue(step(brew, "done", "cool").contains("No reading says"), "9.5 °C are not 5");
+    read(brew, 4.5, 0);
+    assertTrue(step(brew, "done", "cool").contains("Done."), "it is cold");
     assertTrue(pack(brew, "", "2").contains("alert-danger"), "how many litres?");
     pack(brew, "1.9", "2");
     Item stock =
@@ -203,7 +211,8 @@ public class PotPagesTest extends WithPages {
                 UUID.randomUUID(),
                 brew.id(),
                 new Temperature((int) Math.round(degrees * 10)),
-                Instant.now().minus(Duration.ofMinutes(minutesAgo))));
+                Instant.now().minus(Duration.ofMinutes(minutesAgo)),
+                "stick thermometer"));
   }
 
   private Brew cooling() throws Exception {
@@ -276,8 +285,11 @@ public class PotPagesTest extends WithPages {
     assertTrue(kept.contains("isn’t a time of the day") && kept.contains("41 C"), kept);
     assertEquals(book.find(brew.id()).orElseThrow().probed().size(), 0);
     String id = UUID.randomUUID().toString();
-    follow("tobiah", read, "sent", id, "temperature", "41");
-    follow("tobiah", read, "sent", id, "temperature", "41");
+    String nameless = follow("tobiah", read, "sent", id, "temperature", "41");
+    assertTrue(nameless.contains("thermometer"), "which one?");
+    assertEquals(book.find(brew.id()).orElseThrow().probed().size(), 0);
+    follow("tobiah", read, "sent", id, "temperature", "41", "instrument", "stick 2");
+    follow("tobiah", read, "sent", id, "temperature", "41", "instrument", "stick 2");
     assertEquals(book.find(brew.id()).orElseThrow().probed().size(), 1, "two taps are one");
   }
 

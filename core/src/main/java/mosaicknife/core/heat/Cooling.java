@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.finding.Finding;
+import mosaicknife.core.quantity.Temperature;
 
 /**
  * A batch that cools: what its readings say, and whether it will be cold in time while there is
@@ -16,8 +18,16 @@ import mosaicknife.core.check.Check;
  * @param readings the readings that count, in the order of time
  * @param where where it stands
  * @param rule how fast it must be cold
+ * @param offHeat when it came off the heat, in minutes since the first reading; empty if that is
+ *     not known
  */
-public record Cooling(List<Reading> readings, Surroundings where, CoolingRule rule) {
+public record Cooling(
+    List<Reading> readings, Surroundings where, CoolingRule rule, OptionalDouble offHeat) {
+
+  /** A batch of which nobody knows when it came off the heat. */
+  public Cooling(List<Reading> readings, Surroundings where, CoolingRule rule) {
+    this(readings, where, rule, OptionalDouble.empty());
+  }
 
   private static final double NOISE = 0.6;
   private static final double MOST_A_MINUTE = 12;
@@ -29,6 +39,16 @@ public record Cooling(List<Reading> readings, Surroundings where, CoolingRule ru
     readings = List.copyOf(readings);
     Check.notNull(where, "where");
     Check.notNull(rule, "rule");
+  }
+
+  /** What keeps a batch off the shelf. */
+  public enum Problem {
+    /** No reading says that it is cold: how cold it must be. */
+    NOT_READ_COLD,
+    /** Something is wrong with its readings. */
+    DOUBTFUL,
+    /** It was not cold in time: by the rule of the house it is thrown away. */
+    MISSED
   }
 
   /** What is to be reached. */
@@ -128,13 +148,17 @@ public record Cooling(List<Reading> readings, Surroundings where, CoolingRule ru
     return doubt().isPresent() ? Optional.empty() : LagFit.of(readings, where);
   }
 
-  /** When it fell below where the clock starts: between two readings, the earlier if in doubt. */
+  /**
+   * When it fell below where the clock starts: between two readings, the earlier if in doubt. Of
+   * one that was below already when it was read first nobody knows; then it counts from the heat,
+   * for standing and straining are part of the time.
+   */
   private OptionalDouble started() {
     Reading before = null;
     for (Reading reading : readings) {
       if (reading.degrees() <= rule.from()) {
         if (before == null) {
-          return OptionalDouble.of(reading.minutes());
+          return OptionalDouble.of(Math.min(offHeat.orElse(reading.minutes()), reading.minutes()));
         }
         double share = (before.degrees() - rule.from()) / (before.degrees() - reading.degrees());
         return OptionalDouble.of(before.minutes() + share * (reading.minutes() - before.minutes()));
@@ -228,6 +252,36 @@ public record Cooling(List<Reading> readings, Surroundings where, CoolingRule ru
       late += time.isEmpty() || time.getAsDouble() > deadline ? way.weight() : 0;
     }
     return late / all;
+  }
+
+  /**
+   * Says what keeps it from being cold by a reading: nothing else shows it.
+   *
+   * @return what is in the way of ending its cooling, or nothing
+   */
+  public Optional<Finding> coldness() {
+    boolean cold =
+        !readings.isEmpty() && readings.get(readings.size() - 1).degrees() <= rule.cold();
+    if (!cold) {
+      return Optional.of(
+          Finding.of(Problem.NOT_READ_COLD, new Temperature((int) Math.round(rule.cold() * 10))));
+    }
+    return doubt().map(what -> Finding.of(Problem.DOUBTFUL));
+  }
+
+  /**
+   * Says what keeps it from being packed, labelled and dated.
+   *
+   * @param now minutes since the first reading
+   * @return what is in the way, or nothing
+   */
+  public Optional<Finding> shelving(double now) {
+    return coldness()
+        .or(
+            () ->
+                standing(now) == Standing.MISSED
+                    ? Optional.of(Finding.of(Problem.MISSED))
+                    : Optional.empty());
   }
 
   /**

@@ -19,6 +19,8 @@ public record Decision(What what, Optional<Mass> mass, List<LotPart> parts) {
   public enum What {
     /** It came or stood too warm: nothing of it is used before somebody looked at it. */
     TOO_WARM(Station.DOCK),
+    /** Parts go to a raw dish that may not be served raw. */
+    RAW_CLOSED(Station.PLAN),
     /** The tally is over the fish. */
     TALLY_OVER(Station.BENCH),
     /** More is missing than drip and scales explain. */
@@ -62,6 +64,10 @@ public record Decision(What what, Optional<Mass> mass, List<LotPart> parts) {
     }
     if (sheet.lot().hold().isPresent()) {
       decisions.add(new Decision(What.TOO_WARM, Optional.empty(), List.of()));
+    }
+    List<LotPart> closed = sheet.kept();
+    if (!closed.isEmpty()) {
+      decisions.add(new Decision(What.RAW_CLOSED, Optional.empty(), closed));
     }
     Verdict verdict = sheet.balance().verdict();
     Optional<Mass> off = Optional.of(sheet.balance().remainder().abs());

@@ -3,6 +3,7 @@ package mosaicknife.core.lot;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.FreezingRecord;
 import mosaicknife.core.safety.Limit;
 import mosaicknife.core.safety.Limits;
 import mosaicknife.core.safety.RawGate;
@@ -79,15 +81,6 @@ public record Lot(
     Check.notNull(extras, "extras");
     Check.notNull(papers, "papers");
     Check.notNull(cold, "cold chain");
-  }
-
-  /**
-   * Returns what one portion is.
-   *
-   * @return what was said, else a starting value
-   */
-  public Serving serving() {
-    return portioned.orElse(LotRules.USUAL_SERVING);
   }
 
   /**
@@ -260,6 +253,21 @@ public record Lot(
     return fitness()
         .map(fit -> hold().isPresent() || isNeverRaw() ? Fitness.REFUSE : fit)
         .map(fit -> RawGate.of(fit, measured, papers, part));
+  }
+
+  /**
+   * Returns what a freezing record of the lot has to fit with.
+   *
+   * @param zone where the house is
+   * @return its receipt, its landing, and how warm it was when
+   */
+  public FreezingRecord.Known known(ZoneId zone) {
+    return new FreezingRecord.Known(
+        receivedAt,
+        landedOn(),
+        arrival().temperature(),
+        cold.warm().stream().map(ColdChain.Warm::at).toList(),
+        zone);
   }
 
   /** Blood that harms until it is cooked is no matter of freezing. */

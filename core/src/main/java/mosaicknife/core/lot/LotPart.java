@@ -132,12 +132,12 @@ public record LotPart(
   }
 
   /**
-   * Returns what becomes of it, possibly empty.
+   * Returns what becomes of it, in words.
    *
-   * @return the same as of the part
+   * @return the name of the dish or use, or what was written; possibly empty
    */
   public String becomes() {
-    return part.becomes();
+    return part.goesTo().name();
   }
 
   /**

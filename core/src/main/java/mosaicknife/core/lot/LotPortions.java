@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.buying.Counts;
@@ -43,20 +44,93 @@ public final class LotPortions {
   /**
    * What the parts for one dish give.
    *
-   * @param dish its name; empty for parts without one
+   * @param to the dish, or what else was said
    * @param mass what is eaten of them
    * @param portions their plates
    */
-  public record OfDish(String dish, Mass mass, WholePortions portions) {}
+  public record OfDish(Destination to, Mass mass, WholePortions portions) {
+
+    /**
+     * Returns the name of the dish.
+     *
+     * @return its name now; empty for parts without one
+     */
+    public String dish() {
+      return to.name();
+    }
+  }
 
   /**
    * Returns what one portion of a part is.
    *
    * @param slot the slot of the part
-   * @return what its dish calls a portion, else what the lot does
+   * @return what somebody said for this lot, else what its dish calls a portion, else the usual
    */
   public Serving servingOf(String slot) {
-    return sheet.find(slot).flatMap(part -> part.part().serving()).orElse(lot.serving());
+    return lot.portioned().or(() -> ofDish(slot)).orElseGet(this::serving);
+  }
+
+  /**
+   * Returns what one portion of the lot is, where it is one.
+   *
+   * @return what somebody said for it, else what its only dish calls a portion, else the usual
+   */
+  public Serving serving() {
+    List<Serving> dishes =
+        sheet.parts().stream()
+            .filter(part -> part.kind().nature() == PartClass.FLESH)
+            .flatMap(part -> part.part().dish().stream())
+            .map(Destination.ToDish::serving)
+            .distinct()
+            .toList();
+    return lot.portioned().orElse(dishes.size() == 1 ? dishes.get(0) : LotRules.USUAL_SERVING);
+  }
+
+  /**
+   * Returns whether anybody said what one portion is: a person, or a dish.
+   *
+   * @return false while the usual one is shown as a starting value
+   */
+  public boolean isSaid() {
+    return lot.portioned().isPresent()
+        || sheet.parts().stream().anyMatch(part -> part.part().dish().isPresent());
+  }
+
+  /** Portions of a row, and pieces nobody sent anywhere, go where they were cut from. */
+  private Optional<Serving> ofDish(String slot) {
+    Optional<LotPart> part = sheet.find(slot);
+    return part.flatMap(one -> one.part().dish())
+        .map(Destination.ToDish::serving)
+        .or(
+            () ->
+                part.filter(one -> one.part().goesTo().isOpen())
+                    .flatMap(sheet::parentOf)
+                    .flatMap(parent -> ofDish(parent.slot())));
+  }
+
+  /**
+   * A dish whose portion does not count, because somebody said another for this lot.
+   *
+   * @param dish the dish
+   * @param lot what counts
+   */
+  public record Overruled(Destination.ToDish dish, Serving lot) {}
+
+  /**
+   * Returns the dishes whose portion this lot overrules: both figures are to be said.
+   *
+   * @return one entry for each dish whose portion differs
+   */
+  public List<Overruled> overruled() {
+    return lot.portioned().stream()
+        .flatMap(
+            said ->
+                sheet.parts().stream()
+                    .flatMap(part -> part.part().dish().stream())
+                    .filter(dish -> !dish.serving().equals(said))
+                    .distinct()
+                    .map(dish -> new Overruled(dish, said)))
+        .toList();
   }
 
   /**
@@ -84,16 +158,18 @@ public final class LotPortions {
    * @return one entry for each dish that parts go to, in cutting order
    */
   public List<OfDish> byDish() {
-    Map<String, List<OnBoard>> byDish =
+    Map<Destination, List<OnBoard>> byDish =
         tonight().stream()
             .collect(
                 Collectors.groupingBy(
-                    piece -> piece.part().becomes(), LinkedHashMap::new, Collectors.toList()));
+                    piece -> piece.part().part().goesTo(),
+                    LinkedHashMap::new,
+                    Collectors.toList()));
     List<OfDish> dishes = new ArrayList<>();
     byDish.forEach(
-        (dish, pieces) -> {
+        (to, pieces) -> {
           WholePortions portions = count(pieces);
-          dishes.add(new OfDish(dish, portions.eaten(), portions));
+          dishes.add(new OfDish(to, portions.eaten(), portions));
         });
     return dishes;
   }
@@ -133,7 +209,7 @@ public final class LotPortions {
             all.add(
                 WholePortions.of(
                     parts.entrySet().stream().map(LotPortions::part).toList(), serving)));
-    return all.size() == 1 ? all.get(0) : WholePortions.together(lot.serving(), all);
+    return all.size() == 1 ? all.get(0) : WholePortions.together(serving(), all);
   }
 
   private static WholePortions.Part part(Map.Entry<LotPart, List<OnBoard>> part) {

@@ -22,6 +22,8 @@ public enum LotProblem {
   PART_ABOVE_LOT,
   /** Pieces heavier than what they are cut from: part, mass of the pieces, mass of the part. */
   PIECES_ABOVE_PART,
+  /** A part lighter than what was cut from it: part, its mass, mass of the pieces. */
+  PART_BELOW_PIECES,
   /** The lot has no such fish: lot, fish. */
   NO_SUCH_FISH,
   /** Weighed fish by fish before: part. */

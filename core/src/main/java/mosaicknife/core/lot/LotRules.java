@@ -53,19 +53,6 @@ public final class LotRules {
   private LotRules() {}
 
   /**
-   * Returns the dish by whose portion a lot is cut.
-   *
-   * @param part a part with its purpose
-   * @return what the part becomes, if it is flesh for the plate and something was said
-   */
-  public static Optional<String> dishOf(Part part) {
-    boolean main =
-        part.kind().nature() == PartClass.FLESH
-            && part.purpose().filter(Purpose.PLATE::equals).isPresent();
-    return Optional.of(part.becomes()).filter(dish -> main && !dish.isBlank());
-  }
-
-  /**
    * Looks at a delivery.
    *
    * @param receipt the delivery
@@ -145,6 +132,20 @@ public final class LotRules {
   }
 
   /**
+   * Looks whether a part weighs less than what was cut from it.
+   *
+   * @param part the name of the part
+   * @param mass what it would weigh
+   * @param pieces what its pieces weigh together; zero without
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> above(String part, Mass mass, Mass pieces) {
+    return mass.compareTo(pieces) < 0
+        ? found(LotProblem.PART_BELOW_PIECES, "", part, mass, pieces)
+        : Optional.empty();
+  }
+
+  /**
    * Looks which fish a weighing is of: one of the lot, and weighed in the same way as before.
    *
    * @param lot the lot number
@@ -206,14 +207,21 @@ public final class LotRules {
   }
 
   /**
-   * Looks whether a part may go to a dish that is raw, cured or underdone.
+   * Looks whether a part may go where it goes: to a dish that is raw, cured or underdone only
+   * through the raw gate. It is the one door: whoever sends a part anywhere asks here, and whoever
+   * shows where it goes asks again.
    *
-   * @param part the name of the part
-   * @param dish the dish
-   * @param gate the raw gate of the part; empty while the lot was not inspected
-   * @return what keeps it closed, or nothing
+   * @param lot its lot
+   * @param part the part, with its purpose and where it goes
+   * @return what keeps it from there, or nothing
    */
-  public static Optional<Finding> raw(String part, String dish, Optional<RawGate> gate) {
+  public static Optional<Finding> gate(Lot lot, Part part) {
+    return part.dish()
+        .filter(Destination.ToDish::raw)
+        .flatMap(dish -> raw(part.name(), dish.name(), lot.rawGate(Optional.of(part.slot()))));
+  }
+
+  private static Optional<Finding> raw(String part, String dish, Optional<RawGate> gate) {
     if (gate.isEmpty()) {
       return found(LotProblem.RAW_NOT_INSPECTED, "becomes", part, dish);
     }

@@ -33,6 +33,7 @@ import mosaicknife.core.cost.Contender;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.cost.PlateCost;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.Pieces;
 import mosaicknife.core.portion.WholePortions;
@@ -40,6 +41,7 @@ import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.RawGate;
 
 /**
  * Everything the stations need to know of one lot, computed from its facts and nothing else.
@@ -287,6 +289,43 @@ public record LotSheet(
    */
   public CutPlan asDecided(CutPlan other) {
     return other.joined(staying(parts.stream().map(LotPart::part).toList())).cutInto(plan.pieces());
+  }
+
+  /**
+   * Returns whether a part may be served raw: the gate of that part is open, and it is eaten.
+   *
+   * @param part the part
+   * @return false of guts and gills whatever was frozen
+   */
+  public boolean mayBeRaw(LotPart part) {
+    return part.kind().mayBeFor(Purpose.PLATE)
+        && lot.rawGate(part.optionalSlot()).filter(RawGate::isOpen).isPresent();
+  }
+
+  /**
+   * Returns what keeps a part from where it goes, asked anew: what was decided while the gate was
+   * open, or the dish was cooked, may not stand any more.
+   *
+   * @param part the part
+   * @return what keeps it, or nothing
+   */
+  public Optional<Finding> gate(LotPart part) {
+    // what was put back into another is served with it
+    Optional<Part> with = part.part().putInto().flatMap(this::find).map(LotPart::part);
+    return LotRules.gate(
+        lot,
+        with.flatMap(Part::dish)
+            .map(dish -> part.part().goingTo(Purpose.PLATE, dish))
+            .orElseGet(part::part));
+  }
+
+  /**
+   * Returns the parts that may not go where they go.
+   *
+   * @return those the raw gate keeps, in cutting order
+   */
+  public List<LotPart> kept() {
+    return parts.stream().filter(part -> gate(part).isPresent()).toList();
   }
 
   /**

@@ -36,7 +36,7 @@ public final class Opinions {
       seen(sheet, part, fish).ifPresent(seen::add);
     }
     Optional<UnitPrice> worth = sheet.worthOfMains();
-    return SecondOpinion.of(seen, sheet.lot().serving().target(), worth, sheet.norms().sides());
+    return SecondOpinion.of(seen, sheet.plates().serving().target(), worth, sheet.norms().sides());
   }
 
   private static Optional<Seen> seen(LotSheet sheet, LotPart part, int fish) {

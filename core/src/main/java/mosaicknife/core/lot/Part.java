@@ -4,7 +4,6 @@ import java.util.Optional;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.check.Check;
-import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.UnitPrice;
 
 /**
@@ -23,9 +22,8 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param inARow whether every reading is a piece of its own
  * @param venueId the venue it goes to, if that was decided
  * @param purpose what it is for
- * @param becomes what becomes of it, possibly empty
+ * @param goesTo where it goes: a dish, a use, words
  * @param value what the house would pay for it
- * @param serving what the dish it goes to calls a portion; empty without one
  * @param held where it is held
  * @param shelf how much of it was put on a shelf, and used since
  * @param version counts changes of its purpose, so that a stale page is noticed
@@ -44,9 +42,8 @@ public record Part(
     boolean inARow,
     Optional<Long> venueId,
     Optional<Purpose> purpose,
-    String becomes,
+    Destination goesTo,
     Optional<UnitPrice> value,
-    Optional<Serving> serving,
     Optional<Held> held,
     OnShelf shelf,
     int version) {
@@ -57,11 +54,52 @@ public record Part(
     Check.text(name, "name");
     Check.notNull(kind, "kind");
     Check.notNull(purpose, "purpose");
-    Check.notNull(serving, "serving");
+    Check.notNull(goesTo, "destination");
     Check.notNull(shelf, "shelf");
     Check.that(
         skipped || staysOn.isEmpty(), "Expected a part that stays on another to be left out");
     Check.that(
         !skipped || putInto.isEmpty(), "Expected a part that is put back to be taken off first");
+  }
+
+  /**
+   * Returns the same part with another purpose and destination.
+   *
+   * @param other the purpose
+   * @param to where it goes
+   * @return the part as it would be
+   */
+  public Part goingTo(Purpose other, Destination to) {
+    return new Part(
+        id,
+        slot,
+        number,
+        name,
+        kind,
+        parentId,
+        planned,
+        skipped,
+        staysOn,
+        putInto,
+        inARow,
+        venueId,
+        Optional.of(other),
+        to,
+        value,
+        held,
+        shelf,
+        version);
+  }
+
+  /**
+   * Returns the dish it goes to.
+   *
+   * @return the dish; empty if it goes elsewhere, or is not for a plate
+   */
+  public Optional<Destination.ToDish> dish() {
+    return purpose.filter(Purpose::isServed).isPresent()
+            && goesTo instanceof Destination.ToDish dish
+        ? Optional.of(dish)
+        : Optional.empty();
   }
 }

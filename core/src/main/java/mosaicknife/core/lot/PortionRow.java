@@ -14,13 +14,13 @@ import mosaicknife.core.quantity.UnitPrice;
 /**
  * Portions of one dish that were cut and weighed one by one.
  *
- * @param dish the dish; empty where none was named
+ * @param to the dish, or what else was said
  * @param weighed what they weighed, against what the dish wants
  * @param edible what a kilogram of the cut carries, of the first lot that says; empty if none does
  */
-public record PortionRow(String dish, WeighedBack weighed, Optional<UnitPrice> edible) {
+public record PortionRow(Destination to, WeighedBack weighed, Optional<UnitPrice> edible) {
 
-  private record Key(String dish, Serving serving) {}
+  private record Key(Destination to, Serving serving) {}
 
   /**
    * Collects the portions of lots by dish.
@@ -47,7 +47,7 @@ public record PortionRow(String dish, WeighedBack weighed, Optional<UnitPrice> e
         .map(
             row ->
                 new PortionRow(
-                    row.getKey().dish(),
+                    row.getKey().to(),
                     new WeighedBack(row.getKey().serving(), row.getValue()),
                     Optional.ofNullable(prices.get(row.getKey()))))
         .toList();
@@ -55,12 +55,9 @@ public record PortionRow(String dish, WeighedBack weighed, Optional<UnitPrice> e
 
   /** A row without a dish of its own goes where what it was cut from goes. */
   private static Key key(LotSheet sheet, LotPart row) {
-    Optional<LotPart> from = sheet.parentOf(row);
-    String dish = row.becomes().isBlank() ? from.map(LotPart::becomes).orElse("") : row.becomes();
-    Serving serving =
-        row.part().serving().isPresent() || from.isEmpty()
-            ? sheet.plates().servingOf(row.slot())
-            : sheet.plates().servingOf(from.get().slot());
-    return new Key(dish, serving.each());
+    Destination own = row.part().goesTo();
+    Destination to =
+        own.isOpen() ? sheet.parentOf(row).map(from -> from.part().goesTo()).orElse(own) : own;
+    return new Key(to, sheet.plates().servingOf(row.slot()).each());
   }
 }

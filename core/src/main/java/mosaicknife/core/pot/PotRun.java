@@ -151,6 +151,20 @@ public record PotRun(List<PotStep> steps, Map<String, Mark> marks) {
     return current().filter(step -> !step.equals(steps.get(steps.size() - 1)));
   }
 
+  /**
+   * Returns when the batch came off the heat: from then on it may be falling below where the clock
+   * of cooling starts.
+   *
+   * @return the end of its last step on the hob; empty while that is not done
+   */
+  public Optional<Instant> offTheHeat() {
+    return steps.stream()
+        .filter(step -> step.work() == PotStep.Work.HEAT || step.work() == PotStep.Work.FIRE)
+        .reduce((one, next) -> next)
+        .flatMap(last -> Optional.ofNullable(marks.get(last.code())))
+        .flatMap(Mark::done);
+  }
+
   /** What cannot be done now. */
   public enum Problem {
     /** Another step comes first: which. */

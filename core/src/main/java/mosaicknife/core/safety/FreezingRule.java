@@ -1,5 +1,6 @@
 package mosaicknife.core.safety;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -54,7 +55,9 @@ public record FreezingRule(
     /** It was not cold enough: the temperature that is needed. */
     COLDER,
     /** The piece is too thick, or nobody measured it: up to how thick. */
-    THINNER
+    THINNER,
+    /** Hours without a span: they are to be written down anew, from when to when and where. */
+    UNPROVED
   }
 
   /**
@@ -66,6 +69,9 @@ public record FreezingRule(
   public Optional<Finding> lack(FreezingRecord record) {
     if (metAt(record).isPresent()) {
       return Optional.empty();
+    }
+    if (record.span().froze() == FreezingRecord.Froze.UNPROVED) {
+      return Optional.of(Finding.of(Lack.UNPROVED));
     }
     if (thickest.isPresent()
         && record.thickness().filter(t -> t.compareTo(thickest.get()) <= 0).isEmpty()) {
@@ -81,13 +87,16 @@ public record FreezingRule(
   }
 
   /**
-   * Returns when a record meets this pair: by its curve if there is one, else as it was written
-   * down.
+   * Returns when a record meets this pair: by its curve if there is one, else so many hours after
+   * its span began. Hours that cannot have been meet none.
    *
    * @param record what was measured
    * @return the moment; empty if it was not as cold for as long, or thicker where that is said
    */
   public Optional<Instant> metAt(FreezingRecord record) {
+    if (record.span().froze() == FreezingRecord.Froze.UNPROVED) {
+      return Optional.empty();
+    }
     boolean thin =
         thickest
             .map(most -> record.thickness().filter(t -> t.compareTo(most) <= 0).isPresent())
@@ -99,7 +108,9 @@ public record FreezingRule(
       return record.curve().get().heldBy(atMost, hours);
     }
     boolean held = record.core().compareTo(atMost) <= 0 && record.hours() >= hours;
-    return held ? Optional.of(record.at()) : Optional.empty();
+    return held
+        ? Optional.of(record.span().from().plus(Duration.ofHours(hours)))
+        : Optional.empty();
   }
 
   /**

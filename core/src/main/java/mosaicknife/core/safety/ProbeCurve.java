@@ -228,6 +228,24 @@ public record ProbeCurve(List<Reading> readings) {
   }
 
   /**
+   * Returns when it was read first.
+   *
+   * @return the moment
+   */
+  public Instant from() {
+    return readings.get(0).at();
+  }
+
+  /**
+   * Returns when it was read last.
+   *
+   * @return the moment
+   */
+  public Instant to() {
+    return readings.get(readings.size() - 1).at();
+  }
+
+  /**
    * Returns how long it was read.
    *
    * @return the whole hours from the first reading to the last

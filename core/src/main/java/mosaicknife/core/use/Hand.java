@@ -24,7 +24,6 @@ import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
-import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.use.FishUse.Measure;
 
 /** What of a lot waits for a use, and what a unit of a use is worth. */
@@ -76,7 +75,7 @@ public final class Hand {
   private static boolean isWaiting(LotSheet sheet, LotPart part, boolean promised) {
     Optional<Purpose> purpose = part.purpose().or(() -> sheet.usualPurpose(part));
     boolean shared = promised || part.part().shelf().in().isPositive();
-    boolean decided = part.purpose().isPresent() && !part.becomes().isBlank() && !shared;
+    boolean decided = part.purpose().isPresent() && !part.part().goesTo().isOpen() && !shared;
     return part.kind().mayBeFor(Purpose.POT)
         && !part.kind().is(PartKind.Trait.WHOLE_FISH)
         && !sheet.isOpened(part)
@@ -120,7 +119,7 @@ public final class Hand {
             scaled,
             sheet.lot().origin() == Origin.FARMED,
             LotRules.pot(part.part(), Purpose.POT, all).isPresent(),
-            sheet.lot().rawGate(part.optionalSlot()).filter(RawGate::isOpen).isPresent(),
+            sheet.mayBeRaw(part),
             sheet.lot().fitness(),
             sheet.lot().hold().isPresent(),
             false),

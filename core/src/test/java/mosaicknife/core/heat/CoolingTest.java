@@ -3,13 +3,16 @@ package mosaicknife.core.heat;
 import static mosaicknife.core.heat.LagFitTest.at;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.heat.Cooling.Goal;
 import mosaicknife.core.heat.Cooling.Standing;
 import mosaicknife.core.heat.Cooling.Way;
@@ -54,6 +57,49 @@ public class CoolingTest {
     assertEquals(tray.standing(20), Standing.IN_TIME);
     LagFit.When first = tray.due().get(0).when().orElseThrow();
     assertEquals(first.likely(), 65, 5);
+  }
+
+  /** Off the heat 150 minutes before the first reading, as after standing and straining. */
+  private static Cooling stood(Reading... readings) {
+    return new Cooling(List.of(readings), Surroundings.ICE_BATH, RULE, OptionalDouble.of(-150));
+  }
+
+  @Test
+  public void standingAndStrainingArePartOfTheTimeUnlessAReadingShowsItWasHotter() {
+    // 52 °C when it was read first: nobody knows when it passed 60, so it counts from the heat
+    assertEquals(stood(at(0, 52)).standing(1), Standing.MISSED, "two hours for 21 °C are gone");
+    // 64 °C when it was read first: it passed 60 a third of the way to 52 at the next reading
+    Cooling hotter = stood(at(0, 64), at(12, 52));
+    assertEquals(hotter.due().get(0).deadline(), 4 + 120, 0.01);
+    assertNotEquals(hotter.standing(12), Standing.MISSED);
+    assertEquals(
+        new Cooling(List.of(at(0, 52)), Surroundings.ICE_BATH, RULE).due().get(0).deadline(),
+        120,
+        0.01,
+        "without a word of the heat it counts from the reading");
+  }
+
+  @Test
+  public void nothingButAReadingShowsThatItIsCold() {
+    assertEquals(what(stood().coldness()), Cooling.Problem.NOT_READ_COLD);
+    assertEquals(what(stood(at(0, 64), at(30, 20)).coldness()), Cooling.Problem.NOT_READ_COLD);
+    assertEquals(
+        what(stood(at(0, 64), at(100, 4.8), at(110, 7)).shelving(110)),
+        Cooling.Problem.NOT_READ_COLD,
+        "it is warm again");
+    assertEquals(
+        what(stood(at(0, 64), at(2, 4)).coldness()), Cooling.Problem.DOUBTFUL, "nothing cools so");
+    assertEquals(stood(at(0, 64), at(60, 18), at(180, 5)).shelving(180), Optional.empty());
+    assertEquals(
+        what(stood(at(0, 52), at(60, 18), at(180, 5)).shelving(180)), Cooling.Problem.MISSED);
+    assertEquals(
+        stood(at(0, 52), at(60, 18), at(180, 5)).coldness(),
+        Optional.empty(),
+        "its cooling ends, what becomes of it is another matter");
+  }
+
+  private static Object what(Optional<Finding> finding) {
+    return finding.orElseThrow().what();
   }
 
   @Test

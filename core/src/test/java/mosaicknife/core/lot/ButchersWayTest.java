@@ -102,8 +102,7 @@ public class ButchersWayTest {
                 false,
                 Optional.empty(),
                 Optional.empty(),
-                "",
-                Optional.empty(),
+                Destination.OPEN,
                 Optional.empty(),
                 Optional.empty(),
                 OnShelf.NOTHING,
@@ -259,7 +258,7 @@ public class ButchersWayTest {
       ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
       assertEquals(
           sheet.portions().count(),
-          plan.plate(sheet.lot().serving(), sheet.lot().cost().total(), hour).portions(),
+          plan.plate(sheet.plates().serving(), sheet.lot().cost().total(), hour).portions(),
           species + " " + route + " " + kilograms);
     }
   }
@@ -270,7 +269,7 @@ public class ButchersWayTest {
     LotSheet sheet = lot.sheet();
     ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
     long planned =
-        sheet.plan().plate(sheet.lot().serving(), sheet.lot().cost().total(), hour).portions();
+        sheet.plan().plate(sheet.plates().serving(), sheet.lot().cost().total(), hour).portions();
     Counts odds = sheet.plates().odds().orElseThrow();
     assertTrue(odds.quantile(0.1) <= planned && planned <= odds.quantile(0.9) + 1);
     assertTrue(odds.quantile(0.9) > odds.quantile(0.1), "fish of a kind differ");
@@ -347,7 +346,6 @@ public class ButchersWayTest {
     Serving small = new Serving(Form.PIECES, Mass.ofGrams(600), 0.3, 1, false);
     TestLot lot =
         new TestLot("hake", State.GUTTED, 1, "2.9", "")
-            .portion("180")
             .dish("fillet-left", "Hake, brown butter", large)
             .dish("fillet-right", "Half a hake to share", small);
     LotSheet before = lot.sheet();
@@ -371,5 +369,24 @@ public class ButchersWayTest {
     ExactMoney both = costs.ofMains(dishes.get(0).mass()).plus(costs.ofMains(dishes.get(1).mass()));
     assertEquals(
         both.amount().doubleValue(), costs.costing().onMains().amount().doubleValue(), 1e-9);
+  }
+
+  @Test
+  public void theDishsPortionCountsUnlessTheLotSaysAnotherAndThenBothAreSaid() {
+    Serving dish = Serving.slices(Mass.ofGrams(190));
+    TestLot lot =
+        new TestLot("hake", State.GUTTED, 1, "2.9", "")
+            .dish("fillet-left", "Hake, brown butter", dish)
+            .weigh("fillet-left", 1, 950);
+    // five of 190 g, and nothing else is said
+    assertEquals(lot.sheet().plates().platesOf("fillet-left"), 5);
+    assertEquals(lot.sheet().plates().overruled(), List.of());
+    assertEquals(lot.sheet().plates().servingOf("fillet-right"), dish, "the only dish of the lot");
+    LotPortions said = lot.portion("180").sheet().plates();
+    assertEquals(said.platesOf("fillet-left"), 5);
+    assertEquals(said.servingOf("fillet-left"), Serving.slices(Mass.ofGrams(180)));
+    assertEquals(
+        said.overruled().stream().map(one -> one.dish().name() + " " + one.lot().target()).toList(),
+        List.of("Hake, brown butter 180 g"));
   }
 }

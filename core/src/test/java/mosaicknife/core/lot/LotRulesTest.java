@@ -91,6 +91,11 @@ public class LotRulesTest {
     assertEquals(finding.what(), LotProblem.PIECES_ABOVE_PART);
     assertEquals(finding.figures(), List.of("Left fillet", Mass.ofGrams(1311), whole));
     assertEquals(
+        LotRules.above("Left fillet", Mass.ofGrams(1310), Mass.ofGrams(1310)), Optional.empty());
+    assertEquals(
+        LotRules.above("Left fillet", Mass.ofGrams(1309), Mass.ofGrams(1310)).map(Finding::figures),
+        Optional.of(List.of("Left fillet", Mass.ofGrams(1309), Mass.ofGrams(1310))));
+    assertEquals(
         LotRules.inside("Left fillet", Mass.ZERO, Mass.ofGrams(1200), Mass.ofGrams(900)),
         Optional.empty(),
         "a part that was never weighed whole limits nothing");

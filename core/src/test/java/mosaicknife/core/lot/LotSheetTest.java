@@ -87,7 +87,7 @@ public class LotSheetTest {
     }
     LotSheet sheet = lot.sheet();
     PlateCost promised =
-        plan.plate(sheet.lot().serving(), sheet.lot().cost().total(), hour).cost().orElseThrow();
+        plan.plate(sheet.plates().serving(), sheet.lot().cost().total(), hour).cost().orElseThrow();
     PlateCost worked = sheet.plate(hour).orElseThrow();
     assertEquals(worked.lines().get(Line.FISH), promised.lines().get(Line.FISH));
     assertEquals(worked.lines().get(Line.LABOUR), promised.lines().get(Line.LABOUR));

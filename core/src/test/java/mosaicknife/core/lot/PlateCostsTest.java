@@ -73,7 +73,7 @@ public class PlateCostsTest {
             .sheet();
     List<PortionRow> rows = PortionRow.of(List.of(sheet));
     assertEquals(rows.size(), 1);
-    assertEquals(rows.get(0).dish(), "Hake, two pieces");
+    assertEquals(rows.get(0).to().name(), "Hake, two pieces");
     assertEquals(rows.get(0).weighed().serving().target(), Mass.ofGrams(90), "one of two pieces");
     assertEquals(rows.get(0).weighed().masses(), List.of(Mass.ofGrams(92), Mass.ofGrams(95)));
     assertEquals(PortionRow.of(List.of(hake().sheet())), List.of());

@@ -93,8 +93,7 @@ public final class TestLot {
               false,
               Optional.empty(),
               Optional.empty(),
-              "",
-              Optional.empty(),
+              Destination.OPEN,
               Optional.empty(),
               Optional.empty(),
               OnShelf.NOTHING,
@@ -208,8 +207,7 @@ public final class TestLot {
                 Optional.empty(),
                 Optional.of(into),
                 Optional.of(Purpose.PLATE),
-                part.becomes(),
-                part.serving()));
+                part.goesTo()));
   }
 
   /** A piece of a part, before anything is weighed of either. */
@@ -245,8 +243,7 @@ public final class TestLot {
             inARow,
             Optional.empty(),
             Optional.empty(),
-            "",
-            Optional.empty(),
+            Destination.OPEN,
             Optional.empty(),
             Optional.empty(),
             OnShelf.NOTHING,
@@ -276,8 +273,21 @@ public final class TestLot {
                 part.staysOn(),
                 part.putInto(),
                 Optional.of(Purpose.PLATE),
-                dish,
-                Optional.of(serving)));
+                new Destination.ToDish(dish.hashCode(), dish, false, serving)));
+  }
+
+  /** A part goes to a dish that is raw. */
+  TestLot rawDish(String slot, String dish) {
+    return change(
+        slot,
+        part ->
+            with(
+                part,
+                part.skipped(),
+                part.staysOn(),
+                part.putInto(),
+                Optional.of(Purpose.PLATE),
+                new Destination.ToDish(1, dish, true, Serving.slices(Mass.ofGrams(60)))));
   }
 
   TestLot inspected(Inspection seen) {
@@ -328,9 +338,8 @@ public final class TestLot {
                 part.inARow(),
                 part.venueId(),
                 part.purpose(),
-                part.becomes(),
+                part.goesTo(),
                 value,
-                part.serving(),
                 part.held(),
                 shelf,
                 part.version()));
@@ -339,13 +348,7 @@ public final class TestLot {
   private static Part with(
       Part part, boolean skipped, Optional<String> staysOn, Optional<Purpose> purpose) {
     return with(
-        part,
-        skipped || staysOn.isPresent(),
-        staysOn,
-        part.putInto(),
-        purpose,
-        part.becomes(),
-        part.serving());
+        part, skipped || staysOn.isPresent(), staysOn, part.putInto(), purpose, part.goesTo());
   }
 
   private static Part with(
@@ -354,8 +357,7 @@ public final class TestLot {
       Optional<String> staysOn,
       Optional<String> putInto,
       Optional<Purpose> purpose,
-      String becomes,
-      Optional<Serving> serving) {
+      Destination goesTo) {
     return new Part(
         part.id(),
         part.slot(),
@@ -370,9 +372,8 @@ public final class TestLot {
         part.inARow(),
         part.venueId(),
         purpose,
-        becomes,
+        goesTo,
         part.value(),
-        serving,
         part.held(),
         part.shelf(),
         part.version());

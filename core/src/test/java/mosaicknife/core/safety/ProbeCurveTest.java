@@ -3,6 +3,7 @@ package mosaicknife.core.safety;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.expectThrows;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -75,8 +76,15 @@ public class ProbeCurveTest {
     FreezingRecord record =
         new FreezingRecord(
             Optional.empty(),
+            new FreezingRecord.Span(
+                FreezingRecord.Froze.SUPPLIER,
+                shorter.from().minus(Duration.ofHours(48)),
+                shorter.to(),
+                "cold store",
+                "log 12",
+                Optional.empty()),
             Temperature.ofCelsius(-25),
-            48,
+            Temperature.ofCelsius(-25),
             Optional.of(Length.parse("3 cm")),
             Optional.of(shorter),
             "Ines Varga",

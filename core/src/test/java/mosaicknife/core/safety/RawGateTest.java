@@ -5,20 +5,25 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.FreezingRecord.Froze;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Closed until a record opens it, whatever the fish. */
 public class RawGateTest {
 
   private static final LocalDate DAY = LocalDate.of(2026, 11, 26);
+  private static final Instant MORNING = Instant.parse("2026-11-26T06:00:00Z");
   private static final Optional<String> WHOLE = Optional.empty();
   private static final Optional<String> BELLY = Optional.of("belly");
 
@@ -36,12 +41,18 @@ public class RawGateTest {
       Optional<String> part, int celsius, int hours, String thickness) {
     return new FreezingRecord(
         part,
+        supplier(MORNING.minus(Duration.ofHours(hours)), MORNING),
         Temperature.ofCelsius(celsius),
-        hours,
+        Temperature.ofCelsius(celsius),
         thickness.isEmpty() ? Optional.empty() : Optional.of(Length.parse(thickness)),
         Optional.empty(),
         "Ines Varga",
         Instant.EPOCH);
+  }
+
+  private static FreezingRecord.Span supplier(Instant from, Instant to) {
+    return new FreezingRecord.Span(
+        Froze.SUPPLIER, from, to, "cold store", "log 12", Optional.empty());
   }
 
   private static RawPapers papers(FreezingRecord... records) {
@@ -112,6 +123,87 @@ public class RawGateTest {
     assertThrows(IllegalArgumentException.class, () -> rule(-9, 24, ""));
     assertFalse(rule(-20, 24, "").isTrusted(DAY.plusYears(1).plusDays(1)));
     assertTrue(rule(-20, 24, "").isTrusted(DAY.plusYears(1)));
+  }
+
+  @DataProvider
+  public Object[][] spans() {
+    LocalDate sea = DAY.minusDays(9);
+    // who, from and to in hours after six o'clock, the paper, the catch, what speaks against it;
+    // received at seven, landed today, at 2 °C, warm at nine; it is noon
+    return new Object[][] {
+      {Froze.HOUSE, 4, 6, "", null, null},
+      {Froze.HOUSE, 1, 6, "", null, FreezingRecord.Problem.CAME_WARMER},
+      {Froze.HOUSE, 2, 6, "", null, FreezingRecord.Problem.STOOD_WARM},
+      {Froze.HOUSE, -20, 6, "", null, FreezingRecord.Problem.BEFORE_RECEIPT},
+      {Froze.HOUSE, 4, 7, "", null, FreezingRecord.Problem.NOT_OVER},
+      {Froze.HOUSE, 5, 4, "", null, FreezingRecord.Problem.ENDS_BEFORE},
+      {Froze.HOUSE, 5, 5, "", null, FreezingRecord.Problem.HOURS},
+      {Froze.SUPPLIER, -4, 0, " ", null, FreezingRecord.Problem.NO_PAPER},
+      {Froze.SUPPLIER, -4, 0, "log 12", null, null},
+      {Froze.SUPPLIER, -4, 2, "log 12", null, FreezingRecord.Problem.CAME_WARMER},
+      {Froze.VESSEL, -100, 0, "log 12", null, FreezingRecord.Problem.NO_CATCH},
+      {Froze.VESSEL, -100, 0, "log 12", sea, null},
+      {Froze.VESSEL, -100, 0, "log 12", DAY, FreezingRecord.Problem.BEFORE_CATCH},
+    };
+  }
+
+  @Test(dataProvider = "spans")
+  public void aSpanFitsWithItsLotOrIsNone(
+      Froze froze,
+      int from,
+      int to,
+      String paper,
+      LocalDate caught,
+      FreezingRecord.Problem problem) {
+    FreezingRecord.Known lot =
+        new FreezingRecord.Known(
+            MORNING.plus(Duration.ofHours(1)),
+            DAY,
+            Optional.of(Temperature.ofCelsius(2)),
+            List.of(MORNING.plus(Duration.ofHours(3))),
+            ZoneOffset.UTC);
+    FreezingRecord record =
+        new FreezingRecord(
+            WHOLE,
+            new FreezingRecord.Span(
+                froze,
+                MORNING.plus(Duration.ofHours(from)),
+                MORNING.plus(Duration.ofHours(to)),
+                "store",
+                paper,
+                Optional.ofNullable(caught)),
+            Temperature.ofCelsius(-22),
+            Temperature.ofCelsius(-21),
+            Optional.empty(),
+            Optional.empty(),
+            "Ines Varga",
+            MORNING);
+    assertEquals(
+        record.problem(lot, MORNING.plus(Duration.ofHours(6))).map(Finding::what),
+        Optional.ofNullable(problem));
+    assertEquals(record.core(), Temperature.ofCelsius(-21), "the warmer end");
+  }
+
+  @Test
+  public void hoursOfOldThatCannotHaveBeenHereOpenNothing() {
+    FreezingRecord old =
+        new FreezingRecord(
+            WHOLE,
+            new FreezingRecord.Span(
+                Froze.UNPROVED,
+                MORNING.minus(Duration.ofHours(26)),
+                MORNING,
+                "",
+                "",
+                Optional.empty()),
+            Temperature.ofCelsius(-22),
+            Temperature.ofCelsius(-22),
+            Optional.empty(),
+            Optional.empty(),
+            "Ines Varga",
+            MORNING);
+    assertEquals(gate(papers(old), WHOLE), RawGate.FREEZING_NEEDED);
+    assertEquals(papers(old).lack(old).map(Finding::what), Optional.of(FreezingRule.Lack.UNPROVED));
   }
 
   @Test
