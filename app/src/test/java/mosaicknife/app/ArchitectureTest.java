@@ -4,6 +4,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import com.tngtech.archunit.base.DescribedPredicate;
@@ -16,10 +17,14 @@ import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.text.NumberFormat;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -87,6 +92,31 @@ public class ArchitectureTest {
     noFields().should().beAnnotatedWith(Autowired.class).check(app);
     noClasses().should().callMethod(Instant.class, "now").check(app);
     noClasses().should().callMethod(LocalDate.class, "now").check(app);
+  }
+
+  /** What depends on the language of the machine, and is seen only on one of another language. */
+  private static final Pattern BY_THE_SERVER =
+      Pattern.compile(
+          "\"[^\"\\n]*%[-+0-9.,]*[dfe][^\"\\n]*\"\\s*\\.formatted\\("
+              + "|String\\.format\\(\\s*\""
+              + "|\\.to(Lower|Upper)Case\\(\\)");
+
+  @Test
+  public void noNumberOrLetterDependsOnTheServersLanguage() throws IOException {
+    noClasses().should().callMethod(Locale.class, "getDefault").check(app);
+    noClasses().should().callMethod(NumberFormat.class, "getInstance").check(app);
+    for (String source : List.of("src/main/java", "../core/src/main/java")) {
+      try (Stream<Path> files = Files.walk(Path.of(source))) {
+        for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+          Matcher found = BY_THE_SERVER.matcher(Files.readString(file));
+          // the core says figures to developers only, in messages of its checks
+          boolean isCheck = source.contains("core");
+          assertFalse(
+              found.find() && !(isCheck && found.group().contains("formatted")),
+              file + ": " + (found.reset().find() ? found.group() : ""));
+        }
+      }
+    }
   }
 
   @Test

@@ -22,6 +22,7 @@ import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.ScaleView;
@@ -275,7 +276,7 @@ class BenchPages {
         ? formats.say("bench.said.seconds", duration.toSeconds())
         : formats.say(
             "bench.said.minutes",
-            "%d:%02d".formatted(duration.toMinutes(), duration.toSecondsPart()));
+            "" + duration.toMinutes() + ":" + Decimals.two(duration.toSecondsPart()));
   }
 
   /** One figure as measured and as adjusted. */

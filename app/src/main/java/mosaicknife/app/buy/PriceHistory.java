@@ -6,9 +6,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import mosaicknife.app.buy.PriceKeeper.Past;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 
 /**
@@ -78,6 +78,6 @@ record PriceHistory(List<Line> lines, List<Row> rows, String highest, String fro
   }
 
   private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
+    return Decimals.of(value, 1);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import mosaicknife.app.buy.PurchasePlanner.Plan;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlateLines;
 import mosaicknife.core.anatomy.Species;
@@ -109,7 +110,7 @@ record PurchasePlanView(
   private static String wanted(Demand demand, Plan plan, Formats formats) {
     String portions =
         demand.forecastError() > 0
-            ? "%d ± %.0f".formatted(demand.portions(), demand.forecastError())
+            ? "" + demand.portions() + " ± " + Math.round(demand.forecastError())
             : "" + demand.portions();
     return formats.say("buy.said.wanted", portions, demand.per(), (long) plan.wish().onHand());
   }
@@ -148,8 +149,8 @@ record PurchasePlanView(
         riskInShort(candidate),
         candidate.surplus() < 0.5
             ? formats.say("buy.said.none")
-            : "≈ %.0f".formatted(candidate.surplus()),
-        formats.say("buy.said.min", "%.0f".formatted(candidate.minutes())),
+            : "≈ " + Math.round(candidate.surplus()),
+        formats.say("buy.said.min", "" + Math.round(candidate.minutes())),
         about(candidate.money(), formats),
         reason(candidate, plan, formats));
   }
@@ -160,7 +161,7 @@ record PurchasePlanView(
   }
 
   private static String length(ExactMoney money, double most) {
-    return String.format(Locale.ROOT, "%.1f", SCALE * amount(money) / most);
+    return Decimals.of(SCALE * amount(money) / most, 1);
   }
 
   /** Why a candidate stands where it stands, against the best one or the next. */
@@ -238,7 +239,7 @@ record PurchasePlanView(
                     Notice.of(
                         formats.say(
                             "buy.said.about-portions-come-too-many",
-                            "%.0f".formatted(best.surplus()),
+                            "" + Math.round(best.surplus()),
                             plan.surplusHome()))));
     return notices;
   }
@@ -273,8 +274,8 @@ record PurchasePlanView(
       return Optional.of(formats.say("buy.said.no-bones-for-a-clear"));
     }
     String bones = formats.roughly(stock.bones());
-    String possible = "%.0f".formatted(stock.possible());
-    String wanted = "%.0f".formatted(plan.wish().litres());
+    String possible = "" + Math.round(stock.possible());
+    String wanted = "" + Math.round(plan.wish().litres());
     if (plan.wish().litres() == 0) {
       return Optional.of(formats.say("buy.said.bones-unplanned", bones, possible));
     }
@@ -293,15 +294,13 @@ record PurchasePlanView(
   private static String riskInShort(Candidate candidate) {
     long usual = Math.round(candidate.risk() * 100);
     long lean = Math.round(candidate.riskIfLean() * 100);
-    return usual == lean ? "≈ %d %%".formatted(usual) : "≈ %d–%d %%".formatted(usual, lean);
+    return usual == lean ? "≈ " + usual + " %" : "≈ " + usual + "–" + lean + " %";
   }
 
   /** Both as whole percents; the second only where it is not the same. */
   private static String risk(Candidate candidate, Formats formats) {
     long usual = Math.round(candidate.risk() * 100);
     long lean = Math.round(candidate.riskIfLean() * 100);
-    return usual == lean
-        ? "≈ %d %%".formatted(usual)
-        : formats.say("buy.said.risk-up-to", usual, lean);
+    return usual == lean ? "≈ " + usual + " %" : formats.say("buy.said.risk-up-to", usual, lean);
   }
 }

@@ -67,7 +67,7 @@ record FishRow(
                 formats.say(species.eating().flesh()),
                 formats.say(species.eating().texture()),
                 formats.say(species.eating().flavour()))),
-        "%.0f %%".formatted(yield * 100),
+        "" + Math.round(yield * 100) + " %",
         formats.range(species.usualMass().lowest(), species.usualMass().highest()),
         formats.row(
             Arrays.stream(Trait.values())

@@ -2,6 +2,7 @@ package mosaicknife.app.catalogue;
 
 import java.util.ArrayList;
 import java.util.List;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.MassProfile;
@@ -46,8 +47,8 @@ record ProfilePicture(String name, List<Column> columns, String half) {
       columns.add(
           new Column(
               i * 20,
-              "%.1f".formatted(height),
-              "%.1f".formatted(100 - height),
+              Decimals.of(height, 1),
+              Decimals.of(100 - height, 1),
               formats.say(
                   "catalogue.said.tenth", i * 10, i * 10 + 10, Math.round(parts[i] * 100))));
     }

@@ -11,6 +11,7 @@ import java.util.function.Supplier;
 import mosaicknife.app.catalogue.SpeciesDocument.EatingDocument;
 import mosaicknife.app.catalogue.SpeciesDocument.PartDocument;
 import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.BodyPlan;
@@ -101,8 +102,7 @@ class SpeciesJson {
       }
       return file;
     } catch (JacksonException e) {
-      String where =
-          e.getLocation() == null ? "" : " near line %d".formatted(e.getLocation().getLineNr());
+      String where = e.getLocation() == null ? "" : " near line " + e.getLocation().getLineNr();
       throw Refusal.ofInput("catalogue.problem.the-file-cannot-be-read", where);
     }
   }
@@ -230,8 +230,8 @@ class SpeciesJson {
       throw Refusal.ofField(
           "parts",
           "catalogue.problem.the-parts-add-up-to",
-          "%.1f".formatted(sum * 100),
-          "%+.1f".formatted((1 - sum) * 100));
+          Formats.decimal(sum * 100, 1),
+          (sum < 1 ? "+" : "") + Formats.decimal((1 - sum) * 100, 1));
     }
     return shares;
   }

@@ -131,7 +131,7 @@ record SpeciesView(
             ? formats.say("catalogue.said.none-in-the-fillet")
             : formats.say(
                 "catalogue.said.along-the-first-of-the",
-                "%.0f".formatted(eating.pinBonesTo() * 100)));
+                "" + Math.round(eating.pinBonesTo() * 100)));
     facts.put(
         formats.say("catalogue.said.head"),
         formats.say("catalogue.said.worth-eating-from-a-fish", eating.headFrom()));
@@ -179,14 +179,17 @@ record SpeciesView(
         slot.number(),
         slot.code(),
         slot.name(),
-        "%.1f %%".formatted(share.mean() * 100),
+        Formats.decimal(share.mean() * 100, 1) + " %",
         range(share.mean(), share.spread()));
   }
 
   /** Two deviations about the mean: where nineteen of twenty fish are expected. */
   private static String range(double mean, double spread) {
-    return "%.0f–%.0f %%"
-        .formatted(Math.max(0, mean - 2 * spread) * 100, (mean + 2 * spread) * 100);
+    return ""
+        + Math.round(Math.max(0, mean - 2 * spread) * 100)
+        + "–"
+        + Math.round((mean + 2 * spread) * 100)
+        + " %";
   }
 
   private static YieldRow yields(Species species, State state, Catalogue kinds, Formats formats) {
@@ -194,7 +197,7 @@ record SpeciesView(
         formats.say(state),
         Arrays.stream(Specification.values())
             .map(to -> CutPlan.yieldOf(species, state, to, HouseNorms.STARTING, kinds))
-            .map(mains -> "%.0f %%".formatted(mains.toDouble() * 100))
+            .map(mains -> "" + Math.round(mains.toDouble() * 100) + " %")
             .toList());
   }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.cost.Comparison;
 import mosaicknife.core.cost.Contender;
@@ -161,7 +162,7 @@ record CompareView(String answer, List<Row> rows, Chart byYield, Chart byPrice) 
         all.stream().map(one -> one.share().toDouble()).toList(),
         LOWEST,
         HIGHEST,
-        one -> "%.0f %%".formatted(one * 100),
+        one -> "" + Math.round(one * 100) + " %",
         formats);
   }
 
@@ -254,7 +255,11 @@ record CompareView(String answer, List<Row> rows, Chart byYield, Chart byPrice) 
     String path(List<Comparison.Point> points) {
       return points.stream()
           .filter(point -> point.plate().filter(cost -> cost <= most).isPresent())
-          .map(point -> "%.1f,%.1f".formatted(x(point.at()), y(point.plate().orElse(0.0))))
+          .map(
+              point ->
+                  Decimals.of(x(point.at()), 1)
+                      + ","
+                      + Decimals.of(y(point.plate().orElse(0.0)), 1))
           .collect(Collectors.joining(" "));
     }
   }

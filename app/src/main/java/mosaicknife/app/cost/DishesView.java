@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.DishLimit;
@@ -77,7 +78,8 @@ record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
     int count = costed.plates().size();
     for (int i = 0; i < count; i++) {
       double x = count == 1 ? WIDE : WIDE * i / (count - 1);
-      points.add("%.1f,%.1f".formatted(x, at(costed.plates().get(i).plate(), most)));
+      points.add(
+          Decimals.of(x, 1) + "," + Decimals.of(at(costed.plates().get(i).plate(), most), 1));
     }
     return new DishRow(
         costed.dish().name(),

@@ -260,14 +260,14 @@ record CutPlanView(
           formats
               .say(
                   "cutplan.said.portion",
-                  "%+d".formatted(difference.portions()),
+                  Formats.signed(difference.portions()),
                   Math.abs(difference.portions()))
               .replace('-', '−'));
     }
     if (Math.abs(difference.minutes()) >= 0.5) {
       words.add(
           formats
-              .say("cutplan.said.min", "%+d".formatted(Math.round(difference.minutes())))
+              .say("cutplan.said.min", Formats.signed(Math.round(difference.minutes())))
               .replace('-', '−'));
     }
     if (source.money()) {

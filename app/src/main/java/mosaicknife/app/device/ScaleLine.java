@@ -19,12 +19,14 @@ final class ScaleLine {
   private ScaleLine() {}
 
   static String write(ScaleReading reading) {
-    return "W %d %d %d %s"
-        .formatted(
-            reading.gross().milligrams(),
-            reading.tare().milligrams(),
-            reading.readability().milligrams(),
-            word(reading.motion()));
+    return "W "
+        + reading.gross().milligrams()
+        + " "
+        + reading.tare().milligrams()
+        + " "
+        + reading.readability().milligrams()
+        + " "
+        + word(reading.motion());
   }
 
   /** Reads a line; a line that is no reading is passed over, a cut one is lost with its weight. */

@@ -1,9 +1,9 @@
 package mosaicknife.app.dock;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.OptionalLong;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.safety.Fitness;
@@ -53,13 +53,13 @@ public record VerdictView(
         daysLeft.isEmpty()
             ? OptionalLong.empty()
             : OptionalLong.of(Math.round(daysLeft.getAsDouble())),
-        "%.0f %%".formatted(demerits * 100),
+        "" + Math.round(demerits * 100) + " %",
         number(MIDDLE_X + RADIUS * Math.cos(angle)),
         number(MIDDLE_Y - RADIUS * Math.sin(angle)),
         reasons);
   }
 
   private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
+    return Decimals.of(value, 1);
   }
 }

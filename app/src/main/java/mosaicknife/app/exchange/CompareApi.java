@@ -60,7 +60,7 @@ class CompareApi {
       ContenderRequest one = sent.get(i);
       String id = "" + (i + 1);
       fields.read(
-          "contenders[%d]".formatted(i), null, () -> contenders.add(contender(id, one, currency)));
+          "contenders[" + i + "]", null, () -> contenders.add(contender(id, one, currency)));
     }
     fields.check();
     Comparison comparison = new Comparison(serving, contenders);

@@ -207,7 +207,7 @@ class Evaluator {
       List<Node> nodes = new ArrayList<>();
       for (int i = 0; i < Math.min(MOST_PARTS, parts.size()); i++) {
         if (parts.get(i) == null) {
-          fields.wrong("parts[%d]".formatted(i), "exchange.problem.part-missing");
+          fields.wrong("parts[" + i + "]", "exchange.problem.part-missing");
         } else {
           addPart(i, parts.get(i), fish, currency, nodes, values);
         }
@@ -235,7 +235,7 @@ class Evaluator {
         Currency currency,
         List<Node> nodes,
         Map<String, UnitPrice> values) {
-      String at = "parts[%d]".formatted(index);
+      String at = "parts[" + index + "]";
       fields.read(
           at,
           null,

@@ -70,7 +70,7 @@ class FilletReader {
     List<PortionType> types = new ArrayList<>();
     for (int i = 0; i < Math.min(MOST_TYPES, some.size()); i++) {
       TypeRequest one = some.get(i);
-      fields.read("types[%d]".formatted(i), null, () -> types.add(type(one)));
+      fields.read("types[" + i + "]", null, () -> types.add(type(one)));
     }
     if (some.isEmpty() || some.size() > MOST_TYPES) {
       fields.wrong("types", "exchange.problem.portion-types", some.size(), MOST_TYPES);

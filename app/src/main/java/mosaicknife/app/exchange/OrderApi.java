@@ -74,7 +74,7 @@ class OrderApi {
     for (int i = 0; i < Math.min(MOST_OFFERS, sent.size()); i++) {
       OfferRequest one = sent.get(i);
       String id = "" + i;
-      fields.read("offers[%d]".formatted(i), null, () -> offers.add(offer(id, one, currency)));
+      fields.read("offers[" + i + "]", null, () -> offers.add(offer(id, one, currency)));
     }
     fields.check();
     OrderPlanner planner = new OrderPlanner(HouseNorms.STARTING, catalogue.now());

@@ -75,7 +75,7 @@ class PatternsApi {
     for (int i = 0; i < asked.size(); i++) {
       WantedRequest one = asked.get(i);
       fields.read(
-          "wanted[%d]".formatted(i),
+          "wanted[" + i + "]",
           null,
           () ->
               wanted.add(
@@ -93,12 +93,12 @@ class PatternsApi {
       FilletRequest one = sent.get(i);
       String id = one.id() == null || one.id().isBlank() ? "" + (i + 1) : one.id();
       if (!ids.add(id)) {
-        fields.wrong("fillets[%d]".formatted(i), "exchange.problem.same-fillet");
+        fields.wrong("fillets[" + i + "]", "exchange.problem.same-fillet");
         continue;
       }
       Optional<Fillet> fillet =
           reader.fillet(
-              "fillets[%d].".formatted(i),
+              "fillets[" + i + "].",
               one.species(),
               one.part(),
               one.mass(),

@@ -270,7 +270,7 @@ class KitchenController {
           }
           Doneness.tooFast(readings, thick, medium)
               .ifPresent(
-                  least -> lines.add(words.say("kitchen.said.cannot-be", "%.0f".formatted(least))));
+                  least -> lines.add(words.say("kitchen.said.cannot-be", "" + Math.round(least))));
           return lines;
         });
   }
@@ -308,21 +308,21 @@ class KitchenController {
       return words.say("kitchen.said.does-not-rise");
     }
     if (done.get().at().isEmpty()) {
-      return words.say("kitchen.said.never", whose, wanted, "%.0f".formatted(done.get().ends()));
+      return words.say("kitchen.said.never", whose, wanted, "" + Math.round(done.get().ends()));
     }
     LagFit.When at = done.get().at().get();
     String range =
         at.latest().isPresent()
-            ? "%.0f–%.0f".formatted(at.earliest(), at.latest().getAsDouble())
-            : "%.0f–?".formatted(at.earliest());
+            ? "" + Math.round(at.earliest()) + "–" + Math.round(at.latest().getAsDouble())
+            : "" + Math.round(at.earliest()) + "–?";
     return words.say(
         "kitchen.said.done-at",
         whose,
         wanted,
-        "%.0f".formatted(at.likely()),
+        "" + Math.round(at.likely()),
         range,
-        done.get().pull().map(pull -> "%.0f".formatted(pull.likely())).orElse("?"),
-        "%.0f".formatted(done.get().carried()));
+        done.get().pull().map(pull -> "" + Math.round(pull.likely())).orElse("?"),
+        "" + Math.round(done.get().carried()));
   }
 
   /** How much dough binds so many litres. */

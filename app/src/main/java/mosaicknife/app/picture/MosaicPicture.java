@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.FishTiles;
@@ -212,6 +213,6 @@ public record MosaicPicture(
   }
 
   private static String pixels(double value) {
-    return String.format(Locale.ROOT, "%.2f", value);
+    return Decimals.of(value, 2);
   }
 }

@@ -1,6 +1,6 @@
 package mosaicknife.app.picture;
 
-import java.util.Locale;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.core.anatomy.Point;
 import mosaicknife.core.anatomy.Shape;
 
@@ -25,7 +25,7 @@ final class SvgPath {
   }
 
   static String number(double bodyLengths) {
-    return String.format(Locale.ROOT, "%.1f", bodyLengths * UNITS);
+    return Decimals.of(bodyLengths * UNITS, 1);
   }
 
   private static String point(Point point) {

@@ -80,7 +80,7 @@ record CurvePicture(
   }
 
   private static Mark mark(double degrees) {
-    return new Mark(y(degrees), "%.0f °C".formatted(degrees));
+    return new Mark(y(degrees), "" + Math.round(degrees) + " °C");
   }
 
   private static List<Mark> hours(Brew brew, double until, Formats formats) {

@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -54,7 +55,9 @@ record MethodForm(Map<String, String> typed) implements Serializable {
             .map(
                 one ->
                     RecipeText.write(one.line())
-                        + one.when().map(answer -> ", " + answer.name().toLowerCase()).orElse(""))
+                        + one.when()
+                            .map(answer -> ", " + answer.name().toLowerCase(Locale.ROOT))
+                            .orElse(""))
             .collect(Collectors.joining("\n")));
     method.usual().forEach(answer -> typed.put("usual-" + answer.name(), "on"));
     for (int i = 0; i < method.steps().size(); i++) {

@@ -152,7 +152,7 @@ class PotPrices {
             new Row(
                 method.name(),
                 formats.money(PotCost.of(plan, at).perLitre()),
-                "%.1f".formatted(PotCost.handsPerLitre(plan)),
+                Formats.decimal(PotCost.handsPerLitre(plan), 1),
                 formats.say("pot.said.hours", all / 60, all % 60),
                 formats.mass(Mass.ofGrams(method.gramsOfBones())),
                 Optional.ofNullable(learnt.get(method.code()))

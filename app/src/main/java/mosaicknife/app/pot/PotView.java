@@ -119,7 +119,7 @@ final class PotView {
 
   /** Litres to a tenth, as a kitchen pours. */
   static String litres(double litres) {
-    return "%.1f".formatted(litres);
+    return Formats.decimal(litres, 1);
   }
 
   /** When all is done, against when it is wanted. */
@@ -268,7 +268,7 @@ final class PotView {
 
   private static String due(Brew brew, CoolingRule rule, Cooling.Due due, Formats formats) {
     String degrees =
-        "%.0f °C".formatted(due.goal() == Cooling.Goal.FIRST ? rule.first() : rule.cold());
+        "" + Math.round(due.goal() == Cooling.Goal.FIRST ? rule.first() : rule.cold()) + " °C";
     String by = formats.time(brew.after(due.deadline()));
     if (due.never()) {
       return formats.say("pot.said.due-never", degrees, by);

@@ -180,6 +180,27 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
   }
 
   /**
+   * Writes a number with so many decimals, as the reader writes them.
+   *
+   * @param value the number, finite
+   * @param places how many decimals, from 0
+   * @return such as {@code 27.4}
+   */
+  public static String decimal(double value, int places) {
+    return Reader.now().decimal(Decimals.of(value, places));
+  }
+
+  /**
+   * Writes a difference with its sign.
+   *
+   * @param value the difference
+   * @return such as {@code +3} or {@code -2}; {@code 0} has none
+   */
+  public static String signed(long value) {
+    return (value > 0 ? "+" : "") + value;
+  }
+
+  /**
    * Writes a temperature.
    *
    * @param temperature the temperature

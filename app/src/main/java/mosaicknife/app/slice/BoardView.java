@@ -2,6 +2,7 @@ package mosaicknife.app.slice;
 
 import java.util.ArrayList;
 import java.util.List;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.slice.PassCut;
@@ -101,6 +102,6 @@ record BoardView(
   }
 
   private static String percent(double share) {
-    return "%.3f%%".formatted(share * PERCENT);
+    return Decimals.of(share * PERCENT, 3) + "%";
   }
 }

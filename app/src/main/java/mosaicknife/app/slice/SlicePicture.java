@@ -3,6 +3,7 @@ package mosaicknife.app.slice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitSystem;
@@ -191,8 +192,8 @@ record SlicePicture(
       double s = i / (double) STEPS;
       double x = LEFT + s * fillet.centimetres() * scale;
       double half = fillet.centimetresWideAt(s) * scale / 2;
-      upper.add("%.1f,%.1f".formatted(x, middle - half));
-      lower.add(0, "%.1f,%.1f".formatted(x, middle + half));
+      upper.add(Decimals.of(x, 1) + "," + Decimals.of(middle - half, 1));
+      lower.add(0, Decimals.of(x, 1) + "," + Decimals.of(middle + half, 1));
     }
     return "M" + String.join(" L", upper) + " L" + String.join(" L", lower) + " Z";
   }
@@ -207,8 +208,7 @@ record SlicePicture(
       double s = (i + 0.5) / COLUMNS;
       columns.add(
           new Column(
-              "%.3f".formatted(s),
-              "%.2f".formatted(0.15 + 0.75 * fillet.millimetresAt(s) / thickest)));
+              Decimals.of(s, 3), Decimals.of(0.15 + 0.75 * fillet.millimetresAt(s) / thickest, 2)));
     }
     return columns;
   }

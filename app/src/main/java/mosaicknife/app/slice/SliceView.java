@@ -184,7 +184,7 @@ record SliceView(
   }
 
   static String centimetres(double centimetres) {
-    return "%.1f".formatted(centimetres);
+    return Formats.decimal(centimetres, 1);
   }
 
   /** What the pass must know of a piece; that it is left over, of one that is. */
