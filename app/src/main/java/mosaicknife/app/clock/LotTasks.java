@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.house.Named;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.clock.Hands;
@@ -33,14 +32,12 @@ class LotTasks implements TaskSource {
 
   @Override
   public void gather(Gathering day) {
-    Map<String, Long> venues =
-        houses.venues().stream().collect(java.util.stream.Collectors.toMap(Named::name, Named::id));
     Map<Long, UseBook.Room> rooms = uses.rooms();
     List<LotSheet> open = sheets.of(lots.open(MOST));
     for (LotSheet sheet : open) {
       int minutes = Math.min(sheet.minutesLeft(), Task.LONGEST);
       if (minutes > 0) {
-        long venue = venues.get(sheet.lot().venue());
+        long venue = sheet.lot().venue().id();
         Task task =
             Task.of(
                     "cut" + sheet.lot().id(),
@@ -54,7 +51,7 @@ class LotTasks implements TaskSource {
                 .needing(
                     day.equipment(
                         "board" + venue,
-                        day.words().say("clock.said.board-at", sheet.lot().venue()),
+                        day.words().say("clock.said.board-at", sheet.lot().venue().name()),
                         rooms.get(venue).boards().orElse(1)));
         day.add(
             task.dueAt(day.due(venue)),

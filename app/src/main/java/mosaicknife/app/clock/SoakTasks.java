@@ -3,12 +3,10 @@ package mosaicknife.app.clock;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.house.Named;
 import mosaicknife.app.kitchen.Soaks;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
@@ -33,10 +31,8 @@ class SoakTasks implements TaskSource {
 
   @Override
   public void gather(Gathering day) {
-    Map<String, Long> venues =
-        houses.venues().stream().collect(java.util.stream.Collectors.toMap(Named::name, Named::id));
     for (Soaks.Soak soak : soaks.open()) {
-      long venue = venues.get(soak.lot().venue());
+      long venue = soak.lot().venue().id();
       int passed = (int) Duration.between(soak.begun(), clock.instant()).toMinutes();
       Marinade.Window left = soak.window().after(passed);
       Gathering.About about = new Gathering.About("/kitchen", false, false, false);

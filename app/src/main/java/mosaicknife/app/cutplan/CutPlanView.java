@@ -389,7 +389,7 @@ record CutPlanView(
     Map<String, List<TileRow>> byVenue =
         tiles.stream()
             .filter(tile -> !tile.venueName().isEmpty())
-            .filter(tile -> !tile.venueName().equals(source.sheet().lot().venue()))
+            .filter(tile -> !tile.venueName().equals(source.sheet().lot().venue().name()))
             .collect(Collectors.groupingBy(TileRow::venueName, TreeMap::new, Collectors.toList()));
     List<Transfer> transfers = new ArrayList<>();
     byVenue.forEach(

@@ -13,7 +13,6 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.house.House;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.LotDivider;
 import mosaicknife.app.parts.OptionChooser;
 import mosaicknife.app.parts.PiecePlanner;
@@ -60,7 +59,6 @@ class PlanController {
   private final PreWorkTicker preWork;
   private final LotDivider divisions;
   private final DishEditor dishes;
-  private final LotRegister lots;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
   private final CurrentPerson current;
@@ -79,7 +77,6 @@ class PlanController {
       PreWorkTicker preWork,
       LotDivider divisions,
       DishEditor dishes,
-      LotRegister lots,
       CatalogueEditor catalogue,
       HouseSettings houses,
       CurrentPerson current,
@@ -96,7 +93,6 @@ class PlanController {
     this.preWork = preWork;
     this.divisions = divisions;
     this.dishes = dishes;
-    this.lots = lots;
     this.catalogue = catalogue;
     this.houses = houses;
     this.current = current;

@@ -117,7 +117,7 @@ public class ReceiptReader {
                 state.filter(State::isCut).isPresent()
                     ? 1
                     : Typed.count(form.fish(), 1, LotRules.MOST_FISH, "fish"));
-    Optional<Mass> invoiced = field("invoiced", problems, () -> mass(form.invoiced(), formats));
+    Optional<Mass> invoiced = field("invoiced", problems, () -> mass(paidFor(form), formats));
     Optional<Optional<Mass>> own =
         field(
             "own",
@@ -249,9 +249,14 @@ public class ReceiptReader {
         : PriceText.parse(form.price(), formats.system().large(), formats.currency()).price();
   }
 
+  /** Nobody wrote an invoice for what the house caught: it is what the own scale says. */
+  private static String paidFor(ReceiptForm form) {
+    return form.isOwnCatch() && form.invoiced().isBlank() ? form.own() : form.invoiced();
+  }
+
   private String supplier(ReceiptForm form) {
     return form.isOwnCatch() && form.supplier().isBlank()
-        ? words.say("dock.said.own-catch")
+        ? ""
         : PlainText.needed(form.supplier(), 80, "supplier", FieldName.SUPPLIER);
   }
 }

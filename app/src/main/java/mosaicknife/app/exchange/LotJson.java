@@ -100,7 +100,7 @@ record LotJson(
         withCosts ? lot.price().perKilogram().amount() : null,
         withCosts ? lot.price().perKilogram().currency().getCurrencyCode() : null,
         lot.supplier(),
-        lot.venue(),
+        lot.venue().name(),
         lot.origin().name(),
         lot.landedOn(),
         lot.receivedAt(),

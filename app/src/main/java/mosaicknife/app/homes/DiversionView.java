@@ -82,7 +82,7 @@ record DiversionView(List<Row> rows, List<String> missed) {
       case LOT -> formats.say("shared.lot-title", lot.id(), lot.species().name());
       case DAY -> formats.day(lot.receivedAt().atZone(formats.zone()).toLocalDate());
       case SPECIES -> lot.species().name();
-      case VENUE -> lot.venue();
+      case VENUE -> lot.venue().name();
     };
   }
 

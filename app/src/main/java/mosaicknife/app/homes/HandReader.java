@@ -166,15 +166,13 @@ public class HandReader {
     List<Lot> wanted = lately();
     Collection<Long> ids = wanted.stream().map(Lot::id).toList();
     Map<Long, Set<PreWork.Task>> done = works.done(ids);
-    Map<String, Long> venues =
-        houses.venues().stream().collect(Collectors.toMap(v -> v.name(), v -> v.id(), (a, b) -> a));
     Stream<OnHand> cut =
         sheets.of(wanted).stream()
             .flatMap(
                 sheet ->
                     Hand.of(
                         sheet,
-                        venues.getOrDefault(sheet.lot().venue(), 0L),
+                        sheet.lot().venue().id(),
                         done.getOrDefault(sheet.lot().id(), Set.of()),
                         promised.getOrDefault(sheet.lot().id(), Map.of()),
                         houses.today())

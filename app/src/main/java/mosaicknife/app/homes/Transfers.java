@@ -92,7 +92,7 @@ public class Transfers {
         }
       } else {
         LotSheet sheet = sheets.get(input.lot());
-        long at = houses.venueCalled(sheet.lot().venue()).id();
+        long at = sheet.lot().venue().id();
         left(sheet, input)
             .filter(mass -> at != making.venue())
             .ifPresent(mass -> legs.add(new Leg(number, input, at, false)));

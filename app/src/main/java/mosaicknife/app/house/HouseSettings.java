@@ -194,20 +194,6 @@ public class HouseSettings {
   }
 
   /**
-   * Returns a venue by its name.
-   *
-   * @param name the name, as a lot has it
-   * @return the venue
-   */
-  @Transactional(readOnly = true)
-  public Named venueCalled(String name) {
-    return venues().stream()
-        .filter(venue -> venue.name().equals(name))
-        .findFirst()
-        .orElseThrow(() -> new IllegalStateException("Bug: no venue is called " + name));
-  }
-
-  /**
    * Returns all venues by name.
    *
    * @return the venues

@@ -169,7 +169,7 @@ public class LarderKeeper {
       boolean held = part.purpose().filter(Purpose.HOLD::equals).isPresent();
       if (held && part.held().isPresent() && left.isPositive()) {
         Held where = part.held().get();
-        long venue = part.venueId().orElseGet(() -> houses.venueCalled(sheet.lot().venue()).id());
+        long venue = part.venueId().orElseGet(() -> sheet.lot().venue().id());
         LocalDate until = where.until().isBefore(houses.today()) ? houses.today() : where.until();
         store(
             UUID.randomUUID(),

@@ -35,6 +35,7 @@ import mosaicknife.core.lot.Killing;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
+import mosaicknife.core.lot.Venue;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -79,7 +80,7 @@ class LotEntity {
   private StoredPrice price;
 
   @Column(name = "supplier_id", updatable = false)
-  private long supplierId;
+  private Long supplierId;
 
   @Column(name = "venue_id", updatable = false)
   private long venueId;
@@ -150,7 +151,7 @@ class LotEntity {
       UUID clientId,
       Receipt receipt,
       long venueId,
-      long supplierId,
+      Long supplierId,
       long receivedBy,
       Instant receivedAt) {
     this.clientId = clientId;
@@ -210,8 +211,8 @@ class LotEntity {
     return species;
   }
 
-  long supplierId() {
-    return supplierId;
+  Optional<Long> supplierId() {
+    return Optional.ofNullable(supplierId);
   }
 
   long venueId() {
@@ -276,7 +277,7 @@ class LotEntity {
   Lot toLot(
       Species fish,
       String supplier,
-      String venue,
+      Venue venue,
       String receiver,
       Optional<Inspection> inspection,
       List<Mass> each,

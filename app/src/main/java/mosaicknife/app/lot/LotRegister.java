@@ -29,6 +29,7 @@ import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Receipt;
+import mosaicknife.core.lot.Venue;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -108,13 +109,13 @@ public class LotRegister {
     }
     check(receipt);
     Named venue = houses.getVenue(delivery.venue());
-    Named supplier = houses.addSupplier(receipt.supplier());
+    Long supplier = receipt.isOwnCatch() ? null : houses.addSupplier(receipt.supplier()).id();
     LotEntity received =
         new LotEntity(
             delivery.clientId(),
             receipt,
             venue.id(),
-            supplier.id(),
+            supplier,
             current.get().id(),
             clock.instant());
     received.costBy(houses.house().costingMethod());
@@ -322,8 +323,8 @@ public class LotRegister {
             lot ->
                 lot.toLot(
                     fish.getSpecies(lot.species()),
-                    suppliers.get(lot.supplierId()),
-                    venues.get(lot.venueId()),
+                    lot.supplierId().map(suppliers::get).orElse(""),
+                    new Venue(lot.venueId(), venues.get(lot.venueId())),
                     names.get(lot.receivedBy()),
                     Optional.ofNullable(inspected.get(lot.id())),
                     masses.getOrDefault(lot.id(), List.of()),
@@ -449,8 +450,8 @@ public class LotRegister {
             .reduce(ExactMoney.zero(lot.currency()), ExactMoney::plus);
     return lot.toLot(
         catalogue.now().getSpecies(lot.species()),
-        houses.getSupplier(lot.supplierId()).name(),
-        houses.getVenue(lot.venueId()).name(),
+        lot.supplierId().map(houses::getSupplier).map(Named::name).orElse(""),
+        new Venue(lot.venueId(), houses.getVenue(lot.venueId()).name()),
         names.get(lot.receivedBy()),
         Optional.ofNullable(inspected(List.of(lot.id()), divided, names).get(lot.id())),
         masses(List.of(lot.id())).getOrDefault(lot.id(), List.of()),

@@ -23,7 +23,7 @@ interface LotRepository extends Repository<LotEntity, Long> {
   /** An empty text finds all; else fish by code, supplier by part of its name, number or day. */
   String FOUND =
       """
-      from lot l join supplier s on s.id = l.supplier_id join venue v on v.id = l.venue_id
+      from lot l left join supplier s on s.id = l.supplier_id join venue v on v.id = l.venue_id
       where :text = '' or l.species in (:species) or lower(s.name) like :part
          or l.id = :number or cast(l.received_at at time zone :zone as date) = cast(nullif(:day, '') as date)
       """;
@@ -31,7 +31,7 @@ interface LotRepository extends Repository<LotEntity, Long> {
   String LINES =
       """
       select l.id as id, l.species as species, l.state as state, l.fish_count as fish,
-             coalesce(l.own_mg, l.invoiced_mg) as mass, s.name as supplier, v.name as venue,
+             coalesce(l.own_mg, l.invoiced_mg) as mass, coalesce(s.name, '') as supplier, v.name as venue,
              l.received_at as received, l.finished_at is not null as finished
       """;
 

@@ -29,6 +29,10 @@ class DishRow {
 
   protected DishRow() {}
 
+  boolean isActive() {
+    return active;
+  }
+
   long venueId() {
     return venueId;
   }

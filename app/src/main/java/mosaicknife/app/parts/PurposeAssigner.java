@@ -163,12 +163,12 @@ public class PurposeAssigner {
   /** A name means the dish at the venue the part goes to before one elsewhere. */
   private Optional<DishRow> dish(LotPartEntity part, Destination to, Optional<Long> venue) {
     if (to instanceof Destination.ToDish known) {
-      return dishes.findById(known.id());
+      return dishes.findById(known.id()).filter(DishRow::isActive);
     }
     if (!(to instanceof Destination.InWords) || to.isOpen()) {
       return Optional.empty();
     }
-    long at = venue.orElseGet(() -> houses.venueCalled(lots.get(part.lotId()).venue()).id());
+    long at = venue.orElseGet(() -> lots.get(part.lotId()).venue().id());
     return dishes.findNamed(to.name().strip(), at).stream().findFirst();
   }
 
@@ -221,7 +221,7 @@ public class PurposeAssigner {
   }
 
   private long venueOf(LotPartEntity part) {
-    return part.venueId().orElseGet(() -> houses.venueCalled(lots.get(part.lotId()).venue()).id());
+    return part.venueId().orElseGet(() -> lots.get(part.lotId()).venue().id());
   }
 
   private static void refuse(

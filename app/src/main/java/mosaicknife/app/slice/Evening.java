@@ -70,8 +70,8 @@ class Evening {
     }
   }
 
-  Asked asked(String venue, Map<String, String> typed) {
-    List<Lot> all = lots.open(MOST_LOTS).stream().filter(lot -> lot.venue().equals(venue)).toList();
+  Asked asked(long venue, Map<String, String> typed) {
+    List<Lot> all = lots.open(MOST_LOTS).stream().filter(lot -> lot.venue().id() == venue).toList();
     List<LotSheet> here = sheets.of(all.stream().filter(Lot::mayBeServed).toList());
     List<OnALot> fillets = new ArrayList<>();
     for (LotSheet sheet : here) {
@@ -82,7 +82,7 @@ class Evening {
     }
     List<Dish> served =
         dishes.all().stream()
-            .filter(dish -> dish.venue().name().equals(venue) && isCut(dish))
+            .filter(dish -> dish.venue().id() == venue && isCut(dish))
             .filter(
                 dish ->
                     here.stream().anyMatch(one -> dish.fish().contains(one.lot().species().code())))

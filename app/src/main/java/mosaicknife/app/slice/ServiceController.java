@@ -53,17 +53,17 @@ class ServiceController {
     model.addAttribute("venue", venue);
     Evening.Asked asked;
     try {
-      asked = evening.asked(venue.name(), typed);
+      asked = evening.asked(venue.id(), typed);
       if (!asked.service().isWorkable()) {
         throw Refusal.ofInput("slice.problem.too-much");
       }
     } catch (Refusal refusal) {
       model.addAttribute("sentence", words.say(refusal));
       model.addAttribute("typed", typed);
-      asked = evening.asked(venue.name(), Map.of());
+      asked = evening.asked(venue.id(), Map.of());
     }
     ServicePlan plan = plans.of(asked.service());
-    model.addAttribute("weighed", weighed.thisWeek(venue.name()));
+    model.addAttribute("weighed", weighed.thisWeek(venue.id()));
     model.addAttribute(
         "heldBack",
         asked.heldBack().isEmpty()
@@ -93,7 +93,7 @@ class ServiceController {
   @GetMapping("/slice/service.pdf")
   ResponseEntity<byte[]> list(@RequestParam Map<String, String> typed) {
     Named venue = venue(typed);
-    Evening.Asked asked = evening.asked(venue.name(), typed);
+    Evening.Asked asked = evening.asked(venue.id(), typed);
     ServicePlan plan = plans.of(asked.service());
     Map<String, Object> model = new LinkedHashMap<>();
     model.put("house", houses.house());

@@ -39,11 +39,11 @@ class WeighedRows {
   }
 
   /** Of the lots a venue took in the last seven days. */
-  List<WeighedView> thisWeek(String venue) {
+  List<WeighedView> thisWeek(long venue) {
     return of(
         sheets.of(
             lots.since(clock.instant().minus(A_WEEK), MOST_LOTS).stream()
-                .filter(lot -> lot.venue().equals(venue))
+                .filter(lot -> lot.venue().id() == venue)
                 .toList()));
   }
 

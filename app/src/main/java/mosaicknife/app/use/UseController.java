@@ -82,7 +82,7 @@ class UseController {
     model.addAttribute("decided", said(slices, formats));
     model.addAttribute("none", List.of());
     model.addAttribute("people", people.everybody());
-    model.addAttribute("venueOfLot", houses.venueCalled(sheet.lot().venue()).id());
+    model.addAttribute("venueOfLot", sheet.lot().venue().id());
     model.addAttribute("detail", part.or(() -> flashed(model)).orElse(""));
     return "use/use";
   }

@@ -651,7 +651,7 @@ public class DockPagesTest extends WithPages {
       "UNGUTTED",
       "fish",
       "1",
-      "invoiced",
+      "own",
       "0.42 kg",
       "venue",
       "" + houses.venues().get(0).id(),
@@ -664,12 +664,17 @@ public class DockPagesTest extends WithPages {
     };
     String refused =
         send("tobiah", "/dock/receive", fields).getContentAsString(StandardCharsets.UTF_8);
-    assertTrue(refused.contains("2 things are missing"), refused);
+    assertTrue(refused.contains("3 things are missing"), refused);
     fields[fields.length - 1] = "yes";
     String where = send("tobiah", "/dock/receive", fields).getRedirectedUrl();
     assertTrue(where != null && where.endsWith("?received"), where);
     long lot = Long.parseLong(where.replaceAll("\\D", ""));
-    assertEquals(lots.get(lot).supplier(), "Own catch");
+    assertTrue(lots.get(lot).receipt().isOwnCatch());
+    assertEquals(lots.get(lot).invoiced(), Mass.ofGrams(420), "what the own scale says");
+    assertTrue(
+        houses.suppliers().stream().noneMatch(one -> one.name().equals("Own catch")),
+        "it is no supplier");
+    assertTrue(page("ines", "/dock/" + lot).contains("Own catch"));
     assertFalse(lots.get(lot).price().perKilogram().isPositive());
     for (String station : new String[] {"plan", "bench", "cost", "uses", "dock"}) {
       assertTrue(page("ines", "/" + station + "/" + lot).contains("Mackerel"), station);

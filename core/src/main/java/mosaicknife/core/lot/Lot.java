@@ -35,7 +35,7 @@ import mosaicknife.core.safety.RawPapers;
  *
  * @param id the lot number
  * @param receipt what was received
- * @param venue the name of the venue that took it
+ * @param venue the venue that took it
  * @param receivedAt when it was received
  * @param receivedBy who received it
  * @param each what each fish weighs, where all were weighed by themselves; else empty
@@ -52,7 +52,7 @@ import mosaicknife.core.safety.RawPapers;
 public record Lot(
     long id,
     Receipt receipt,
-    String venue,
+    Venue venue,
     Instant receivedAt,
     String receivedBy,
     List<Mass> each,

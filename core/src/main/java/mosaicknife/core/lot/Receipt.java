@@ -21,7 +21,7 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param invoiced the mass on the invoice: what is paid for
  * @param own the mass on the own scale, if it was weighed
  * @param price the price per mass
- * @param supplier the name of the supplier
+ * @param supplier the name of the supplier; empty for what the house caught itself
  * @param origin wild or farmed
  * @param landedOn when it was landed or harvested
  * @param note a remark, possibly empty
@@ -50,9 +50,19 @@ public record Receipt(
     Check.notNull(invoiced, "invoiced mass");
     Check.notNull(own, "own mass");
     Check.notNull(price, "price");
+    Check.notNull(supplier, "supplier");
     Check.notNull(origin, "origin");
     Check.notNull(landedOn, "day of landing");
     Check.notNull(arrival, "arrival");
+  }
+
+  /**
+   * Returns whether the house caught it itself: then nobody delivered it.
+   *
+   * @return true without a supplier
+   */
+  public boolean isOwnCatch() {
+    return supplier.isBlank();
   }
 
   /**

@@ -390,7 +390,7 @@ public final class TestLot {
         new Lot(
             7,
             receipt,
-            "Lantern House",
+            new Venue(1, "Lantern House"),
             NOON,
             "Ines Varga",
             each,
