@@ -3,7 +3,6 @@ package mosaicknife.app.clock;
 import java.util.List;
 import java.util.Map;
 import mosaicknife.app.homes.UseBook;
-import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.clock.Hands;
@@ -21,13 +20,11 @@ class LotTasks implements TaskSource {
   private final LotRegister lots;
   private final LotSheets sheets;
   private final UseBook uses;
-  private final HouseSettings houses;
 
-  LotTasks(LotRegister lots, LotSheets sheets, UseBook uses, HouseSettings houses) {
+  LotTasks(LotRegister lots, LotSheets sheets, UseBook uses) {
     this.lots = lots;
     this.sheets = sheets;
     this.uses = uses;
-    this.houses = houses;
   }
 
   @Override

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.kitchen.Soaks;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
@@ -20,12 +19,10 @@ class SoakTasks implements TaskSource {
 
   private static final Pattern OUT = Pattern.compile("out(\\d{1,18})");
   private final Soaks soaks;
-  private final HouseSettings houses;
   private final Clock clock;
 
-  SoakTasks(Soaks soaks, HouseSettings houses, Clock clock) {
+  SoakTasks(Soaks soaks, Clock clock) {
     this.soaks = soaks;
-    this.houses = houses;
     this.clock = clock;
   }
 
