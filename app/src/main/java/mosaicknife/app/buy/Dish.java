@@ -29,6 +29,7 @@ import mosaicknife.core.safety.Allergen;
  * @param raw whether it is served raw, cured or underdone
  * @param allergens what guests are told of; fish is always among them
  * @param fish the codes of the fish it may be made of, its own first
+ * @param soldAs the codes of those it is sold as; the others are substitutes
  * @param demand what is wanted in each profile that was filled in
  * @param version counts changes
  */
@@ -44,6 +45,7 @@ public record Dish(
     boolean raw,
     Set<Allergen> allergens,
     List<String> fish,
+    Set<String> soldAs,
     Map<ProfileName, Demand> demand,
     int version) {
 
@@ -53,6 +55,7 @@ public record Dish(
     told.addAll(allergens);
     allergens = Collections.unmodifiableSet(told);
     fish = List.copyOf(fish);
+    soldAs = Set.copyOf(soldAs);
     demand = Map.copyOf(demand);
   }
 
@@ -65,6 +68,16 @@ public record Dish(
     return price
         .filter(ExactMoney::isPositive)
         .flatMap(paid -> costLimit.map(share -> new DishLimit(paid, share)));
+  }
+
+  /**
+   * Returns whether a fish would be a substitute: the guest is told of it.
+   *
+   * @param species the code of the fish
+   * @return true if the dish is sold as another
+   */
+  public boolean isSubstitute(String species) {
+    return !soldAs.contains(species);
   }
 
   /**

@@ -103,7 +103,7 @@ class DishEntity {
     allergens = dish.allergens().stream().sorted().map(Enum::name).collect(Collectors.joining(","));
     fish.clear();
     for (String species : dish.fish()) {
-      fish.add(new DishFish(species, fish.size()));
+      fish.add(new DishFish(species, fish.size(), dish.soldAs().contains(species)));
     }
   }
 
@@ -159,6 +159,7 @@ class DishEntity {
             .sorted(Comparator.comparingInt(DishFish::place))
             .map(DishFish::species)
             .toList(),
+        fish.stream().filter(DishFish::soldAs).map(DishFish::species).collect(Collectors.toSet()),
         wanted,
         version);
   }

@@ -18,6 +18,7 @@ import mosaicknife.app.shared.Typed;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.Specification;
+import mosaicknife.core.buying.SoldAs;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.safety.Allergen;
@@ -39,6 +40,8 @@ import mosaicknife.core.safety.Allergen;
  * @param raw anything if it is served raw, cured or underdone
  * @param allergens the names of what guests are told of
  * @param fish the fish it may be made of, one name a line
+ * @param soldAs the fish it is sold as, one name a line; null to take what its name says, blank for
+ *     the catch of the day
  * @param version the version the page showed
  */
 public record DishForm(
@@ -56,7 +59,44 @@ public record DishForm(
     String raw,
     List<String> allergens,
     String fish,
+    String soldAs,
     Integer version) {
+
+  /** A dish that is sold as what its name says. */
+  public DishForm(
+      String name,
+      String venue,
+      String portion,
+      String tolerance,
+      String form,
+      String pieces,
+      String filled,
+      String specification,
+      String price,
+      String garnish,
+      String limit,
+      String raw,
+      List<String> allergens,
+      String fish,
+      Integer version) {
+    this(
+        name,
+        venue,
+        portion,
+        tolerance,
+        form,
+        pieces,
+        filled,
+        specification,
+        price,
+        garnish,
+        limit,
+        raw,
+        allergens,
+        fish,
+        null,
+        version);
+  }
 
   /** A dish that was never stored has no version yet. */
   public DishForm {
@@ -82,7 +122,8 @@ public record DishForm(
       Optional<BigDecimal> costLimit,
       boolean raw,
       Set<Allergen> allergens,
-      List<String> fish) {}
+      List<String> fish,
+      Set<String> soldAs) {}
 
   static DishForm empty(long venue) {
     return new DishForm(
@@ -124,12 +165,19 @@ public record DishForm(
             .orElse(""),
         dish.raw() ? "yes" : "",
         dish.allergens().stream().map(Allergen::name).toList(),
+        String.join("\n", dish.fish().stream().map(code -> named(code, catalogue)).toList()),
         String.join(
             "\n",
             dish.fish().stream()
-                .map(code -> catalogue.findSpecies(code).map(Species::name).orElse(code))
+                .filter(code -> dish.soldAs().size() < dish.fish().size())
+                .filter(dish.soldAs()::contains)
+                .map(code -> named(code, catalogue))
                 .toList()),
         dish.version());
+  }
+
+  private static String named(String code, Catalogue catalogue) {
+    return catalogue.findSpecies(code).map(Species::name).orElse(code);
   }
 
   Understood understood(Catalogue catalogue, Formats formats) {
@@ -153,7 +201,25 @@ public record DishForm(
         Arrays.stream(Allergen.values())
             .filter(allergen -> allergens.contains(allergen.name()))
             .collect(Collectors.toSet()),
-        List.copyOf(species(catalogue)));
+        List.copyOf(species(fish, catalogue)),
+        sold(catalogue));
+  }
+
+  /** What a person said; else what the name of the dish says. */
+  private Set<String> sold(Catalogue catalogue) {
+    Set<String> made = species(fish, catalogue);
+    if (soldAs == null) {
+      return SoldAs.suggested(name, made.stream().map(catalogue::getSpecies).toList()).stream()
+          .map(Species::code)
+          .collect(Collectors.toSet());
+    }
+    Set<String> said = soldAs.isBlank() ? made : species(soldAs, catalogue);
+    for (String code : said) {
+      if (!made.contains(code)) {
+        throw Refusal.ofField("soldAs", "buy.problem.sold-as-another", named(code, catalogue));
+      }
+    }
+    return said;
   }
 
   private static Optional<ExactMoney> money(String typed, String field, Currency currency) {
@@ -162,7 +228,7 @@ public record DishForm(
         : Optional.of(Typed.money(typed, MOST_PRICE, currency, field));
   }
 
-  private Set<String> species(Catalogue catalogue) {
+  private static Set<String> species(String fish, Catalogue catalogue) {
     Set<String> codes = new LinkedHashSet<>();
     for (String line : text(fish).split("[\\r\\n]+")) {
       if (line.isBlank()) {

@@ -27,6 +27,7 @@ import mosaicknife.core.quantity.ExactMoney;
  * @param wanted what is wanted, in words
  * @param madeOf the fish it may be made of, its own first
  * @param bars the candidates as bars on one scale
+ * @param others the same of substitutes, apart
  * @param alternatives fish that eat alike
  * @param notices what is worth a word: break-even passed, surplus bones, nothing offered
  */
@@ -35,6 +36,7 @@ record PurchasePlanView(
     String wanted,
     String madeOf,
     List<CandidateBar> bars,
+    List<CandidateBar> others,
     List<AlternativeRow> alternatives,
     List<Notice> notices) {
 
@@ -98,11 +100,17 @@ record PurchasePlanView(
     for (Candidate candidate : plan.candidates()) {
       bars.add(bar(candidate, plan, most, formats));
     }
+    double dearest = plan.others().stream().mapToDouble(o -> amount(o.high())).max().orElse(1);
+    List<CandidateBar> others =
+        plan.others().stream()
+            .map(one -> bar(one, plan, Math.max(most, dearest), formats))
+            .toList();
     return new PurchasePlanView(
         plan,
         plan.demand().map(demand -> wanted(demand, plan, formats)).orElse(""),
         madeOf,
         bars,
+        others,
         plan.substitutes().stream().map(a -> alternative(a, formats)).toList(),
         notices(plan, formats));
   }
@@ -130,7 +138,7 @@ record PurchasePlanView(
   }
 
   private static CandidateBar bar(Candidate candidate, Plan plan, double most, Formats formats) {
-    boolean best = candidate.equals(plan.candidates().get(0));
+    boolean best = plan.best().filter(candidate::equals).isPresent();
     Offer offer = candidate.offer();
     String mass = formats.roughly(candidate.mass());
     return new CandidateBar(
@@ -167,6 +175,10 @@ record PurchasePlanView(
   /** Why a candidate stands where it stands, against the best one or the next. */
   static String reason(Candidate candidate, Plan plan, Formats formats) {
     List<Candidate> candidates = plan.candidates();
+    if (plan.others().contains(candidate)) {
+      return formats.say(
+          "buy.said.a-substitute", candidate.offer().species().name(), plan.dish().name());
+    }
     Candidate best = candidates.get(0);
     if (candidate.equals(best)) {
       if (candidates.size() == 1) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.house.HouseSettings;
@@ -58,7 +59,9 @@ public class PurchasePlanner {
    * @param dish the dish
    * @param wish what it was made for
    * @param demand the demand over that time; empty if the profile was not filled in
-   * @param candidates what keeps the promise, the cheapest by served portion first
+   * @param candidates what keeps the promise, the cheapest by served portion first; only fish the
+   *     dish is sold as
+   * @param others the same of fish that would be substitutes, to be chosen knowingly
    * @param bought the cheapest bought-in fillet, if one is on offer
    * @param substitutes fish that eat alike, the nearest first, only those in season or on offer
    * @param madeOf the fish the dish may be made of
@@ -72,6 +75,7 @@ public class PurchasePlanner {
       PlanWish wish,
       Optional<Demand> demand,
       List<Candidate> candidates,
+      List<Candidate> others,
       Optional<Candidate> bought,
       List<Alternative> substitutes,
       List<Species> madeOf,
@@ -106,7 +110,9 @@ public class PurchasePlanner {
       long dishId, PlanWish wish, Optional<Long> price, LocalDate deliverOn, UUID clientId) {
     Plan plan = plan(dishId, wish);
     Candidate candidate =
-        plan.candidates().stream()
+        Stream.concat(
+                plan.candidates().stream(),
+                plan.others().stream().filter(other -> price.isPresent()))
             .filter(o -> price.isEmpty() || o.offer().id().equals("" + price.get()))
             .findFirst()
             .orElseThrow(() -> Refusal.ofStale("buy.problem.this-offer-is-gone-or"));
@@ -135,8 +141,11 @@ public class PurchasePlanner {
     Catalogue fish = catalogue.now();
     Optional<Demand> demand = demand(dish, wish.profile(), wish.per());
     List<Candidate> candidates = List.of();
+    List<Candidate> others = List.of();
     if (demand.isPresent()) {
-      candidates = planner.plan(wish(dish, demand.get(), wish), offers(dish, offered));
+      Wish wanted = wish(dish, demand.get(), wish);
+      candidates = planner.plan(wanted, offers(dish, offered, false));
+      others = planner.plan(wanted, offers(dish, offered, true));
     }
     List<Species> without =
         dish.fish().stream()
@@ -149,6 +158,7 @@ public class PurchasePlanner {
         wish,
         demand,
         candidates,
+        others,
         candidates.stream()
             .filter(candidate -> candidate.offer().form() == Form.FILLET)
             .findFirst(),
@@ -183,9 +193,10 @@ public class PurchasePlanner {
   }
 
   /** A dish served whole cannot be made of fillet. */
-  private static List<Offer> offers(Dish dish, List<Offer> offered) {
+  private static List<Offer> offers(Dish dish, List<Offer> offered, boolean substitutes) {
     return offered.stream()
         .filter(offer -> dish.fish().contains(offer.species().code()))
+        .filter(offer -> dish.isSubstitute(offer.species().code()) == substitutes)
         .filter(offer -> !dish.whole() || offer.form() == Form.WHOLE)
         .toList();
   }
@@ -213,6 +224,6 @@ public class PurchasePlanner {
   }
 
   private static SurplusHome.Taker portion(Dish dish) {
-    return new SurplusHome.Taker(dish.id(), dish.name(), dish.venue().name(), dish.fish());
+    return new SurplusHome.Taker(dish.id(), dish.name(), dish.venue().name(), dish.soldAs());
   }
 }

@@ -221,7 +221,7 @@ public class DishCosts {
   private Optional<Remedy> otherFish(Dish dish, Plate last, ExactMoney garnish) {
     String species = last.sheet().lot().species().code();
     return prices.offers().stream()
-        .filter(offer -> dish.fish().contains(offer.species().code()))
+        .filter(offer -> !dish.isSubstitute(offer.species().code()))
         .filter(offer -> !offer.species().code().equals(species))
         .flatMap(
             offer ->

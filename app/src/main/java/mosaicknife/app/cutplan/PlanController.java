@@ -4,7 +4,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.buy.Dish;
@@ -32,6 +34,7 @@ import mosaicknife.app.shared.Words;
 import mosaicknife.app.use.UsualPurposes;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.portion.Serving;
@@ -110,6 +113,7 @@ class PlanController {
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.LARGE, formats));
     model.addAttribute("venues", houses.venues());
     model.addAttribute("dishes", dishesOf(sheet));
+    model.addAttribute("otherFish", soldAsAnother(sheet));
     model.addAttribute("preWorkDone", preWork.of(id));
     model.addAttribute("ways", ways.of(sheet.lot().species()));
     model.addAttribute("servings", Serving.Form.values());
@@ -144,6 +148,20 @@ class PlanController {
     String species = sheet.lot().species().code();
     return dishes.all().stream()
         .filter(dish -> dish.fish().contains(species))
+        .map(Dish::name)
+        .toList();
+  }
+
+  /** The dishes this fish goes to that are sold as another. */
+  private List<String> soldAsAnother(LotSheet sheet) {
+    Set<Long> going =
+        sheet.parts().stream()
+            .flatMap(part -> part.part().dish().stream())
+            .map(Destination.ToDish::id)
+            .collect(Collectors.toSet());
+    return dishes.all().stream()
+        .filter(dish -> going.contains(dish.id()))
+        .filter(dish -> dish.isSubstitute(sheet.lot().species().code()))
         .map(Dish::name)
         .toList();
   }

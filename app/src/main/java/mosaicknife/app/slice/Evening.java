@@ -83,9 +83,7 @@ class Evening {
     List<Dish> served =
         dishes.all().stream()
             .filter(dish -> dish.venue().id() == venue && isCut(dish))
-            .filter(
-                dish ->
-                    here.stream().anyMatch(one -> dish.fish().contains(one.lot().species().code())))
+            .filter(dish -> fillets.stream().anyMatch(one -> goesTo(one, dish)))
             .toList();
     Map<Long, String> fields = new LinkedHashMap<>();
     List<Wanted> wanted = new ArrayList<>();
@@ -104,6 +102,12 @@ class Evening {
         fields,
         new Service(board(fillets, served), wanted),
         all.stream().filter(lot -> !lot.mayBeServed()).toList());
+  }
+
+  /** Fish that the dish is sold as; another only where somebody sent it there knowingly. */
+  private static boolean goesTo(OnALot one, Dish dish) {
+    return !dish.isSubstitute(one.sheet().lot().species().code())
+        || one.piece().part().part().dish().filter(to -> to.id() == dish.id()).isPresent();
   }
 
   private static boolean isCut(Dish dish) {
@@ -135,7 +139,7 @@ class Evening {
                         .leastServed(one.piece().eaten().cut())
                         .compareTo(one.piece().eaten().mass())
                     <= 0;
-        if (may && dish.fish().contains(one.sheet().lot().species().code())) {
+        if (may && goesTo(one, dish)) {
           kinds.add(i);
         }
       }

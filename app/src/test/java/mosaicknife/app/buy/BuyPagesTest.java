@@ -289,6 +289,17 @@ public class BuyPagesTest extends WithPages {
     assertTrue(page.contains("l of stock; you want 8 l"), "bones against stock");
     assertTrue(page.contains("They could go to: Fish and chips of the counter"), "the surplus");
     assertTrue(page.contains("what eats most like it"), "substitutes");
+    // another fish stands apart, is never the best, and is taken knowingly
+    assertTrue(plan.candidates().stream().allMatch(o -> o.offer().species().code().equals("hake")));
+    assertTrue(
+        plan.others().stream().noneMatch(o -> o.offer().species().code().equals("hake"))
+            && !plan.others().isEmpty());
+    Document shown = Jsoup.parse(page);
+    assertEquals(shown.select("#substitutes").size(), 1);
+    assertTrue(
+        shown.select("#substitutes + ol li").text().contains("another fish than Hake"),
+        shown.text());
+    assertEquals(shown.select("#substitutes + ol li.best").size(), 0);
     String wrong = page("ines", "/buy/dishes/" + hake.id() + "?profile=WEEKEND&level=7");
     assertTrue(wrong.contains("isn’t a percentage from 50 to 99.9"), wrong);
   }
@@ -301,7 +312,7 @@ public class BuyPagesTest extends WithPages {
             prices.takeIn(
                 "Marram Quay Fish",
                 LocalDate.now(clock),
-                "fish;form;size;price\nmonkfish;fillet;;19\n"));
+                "fish;form;size;price\nturbot;fillet;;19\n"));
     String page = page("ines", "/buy?profile=WEEKEND");
     assertTrue(page.contains("now costs more than your break-even of ≈ €"), page);
   }

@@ -80,6 +80,7 @@ public class BuyWordsTest {
             false,
             Set.of(),
             List.of("hake"),
+            Set.of("hake"),
             Map.of(ProfileName.WEEKEND, DINNER),
             0);
     Wish wish =
@@ -98,6 +99,7 @@ public class BuyWordsTest {
         new PlanWish(ProfileName.WEEKEND, Per.SERVICE, 90, 0, litres),
         Optional.of(DINNER),
         candidates,
+        List.of(),
         candidates.stream().filter(o -> o.offer().form() == Form.FILLET).findFirst(),
         List.of(),
         List.of(CATALOGUE.getSpecies("hake")),
