@@ -18,6 +18,7 @@ import java.time.format.TextStyle;
 import java.util.Collection;
 import java.util.Currency;
 import mosaicknife.core.anatomy.SizeGrade;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -198,6 +199,16 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    */
   public static String signed(long value) {
     return (value > 0 ? "+" : "") + value;
+  }
+
+  /**
+   * Writes from whom a lot came.
+   *
+   * @param lot the lot
+   * @return the name of the supplier; that it is the own catch of the house
+   */
+  public String supplier(Lot lot) {
+    return lot.receipt().isOwnCatch() ? say("shared.own-catch") : lot.supplier();
   }
 
   /**
