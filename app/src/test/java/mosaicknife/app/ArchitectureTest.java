@@ -97,7 +97,7 @@ public class ArchitectureTest {
   /** What depends on the language of the machine, and is seen only on one of another language. */
   private static final Pattern BY_THE_SERVER =
       Pattern.compile(
-          "\"[^\"\\n]*%[-+0-9.,]*[dfe][^\"\\n]*\"\\s*\\.formatted\\("
+          "\"[^\"\\n]*%[-+0-9.,]*[dfe][^\"\\n]*\"\\s*(\\.|::)formatted"
               + "|String\\.format\\(\\s*\""
               + "|\\.to(Lower|Upper)Case\\(\\)");
 
@@ -105,9 +105,11 @@ public class ArchitectureTest {
   public void noNumberOrLetterDependsOnTheServersLanguage() throws IOException {
     noClasses().should().callMethod(Locale.class, "getDefault").check(app);
     noClasses().should().callMethod(NumberFormat.class, "getInstance").check(app);
-    for (String source : List.of("src/main/java", "../core/src/main/java")) {
+    List<String> sources =
+        List.of("src/main/java", "src/main/resources/templates", "../core/src/main/java");
+    for (String source : sources) {
       try (Stream<Path> files = Files.walk(Path.of(source))) {
-        for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+        for (Path file : files.filter(Files::isRegularFile).toList()) {
           Matcher found = BY_THE_SERVER.matcher(Files.readString(file));
           // the core says figures to developers only, in messages of its checks
           boolean isCheck = source.contains("core");

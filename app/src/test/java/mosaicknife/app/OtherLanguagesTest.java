@@ -25,7 +25,7 @@ public class OtherLanguagesTest extends WithPages {
       {"/uses/3"},
       {"/dock/2"},
       {"/dock/2/passport"},
-      {"/catalogue/hake"},
+      {"/catalogue/fish/hake"},
       {"/catalogue"},
       {"/buy"},
     };

@@ -55,8 +55,10 @@ public class PotTest extends InBrowser {
   private void read(Page page, double degrees, int minutesAgo) {
     Locator form = page.locator("form:has(input[name=temperature])");
     form.locator("input[name=temperature]").fill("" + degrees);
-    String at = now().minusMinutes(minutesAgo).format(DateTimeFormatter.ofPattern("HH:mm"));
-    form.locator("input[name=at]").fill(at);
+    if (minutesAgo > 0) {
+      String at = now().minusMinutes(minutesAgo).format(DateTimeFormatter.ofPattern("HH:mm"));
+      form.locator("input[name=at]").fill(at);
+    }
     form.locator("input[name=instrument]").fill("stick thermometer");
     answered(page, form.locator("button")::click);
     assertThat(page.locator(".alert-success")).containsText("written down");
@@ -121,6 +123,9 @@ public class PotTest extends InBrowser {
     again.locator("select[name=where]").selectOption("ICE_BATH");
     again.click("button:has-text('So it is')");
     assertThat(again.locator(".alert-success")).containsText("in an ice bath");
+    again.click(".chain .is-on button");
+    assertThat(again.locator(".alert-danger")).containsText("No reading says");
+    read(again, 4.5, 0);
     yes(again);
 
     Locator pack = again.locator("form:has(input[name=litres])");

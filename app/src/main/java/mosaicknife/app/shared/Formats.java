@@ -17,6 +17,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.Collection;
 import java.util.Currency;
+import java.util.Locale;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.portion.Serving;
@@ -199,6 +200,16 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    */
   public static String signed(long value) {
     return (value > 0 ? "+" : "") + value;
+  }
+
+  /**
+   * Writes a name small, the same on a server of any language.
+   *
+   * @param name such as {@code WEIGHED}
+   * @return such as {@code weighed}
+   */
+  public String lower(String name) {
+    return name.toLowerCase(Locale.ROOT);
   }
 
   /**

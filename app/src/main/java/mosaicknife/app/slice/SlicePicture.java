@@ -3,6 +3,7 @@ package mosaicknife.app.slice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import mosaicknife.app.shared.Decimals;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.quantity.Mass;
@@ -235,10 +236,8 @@ record SlicePicture(
   }
 
   private static String before(Fillet fillet) {
-    List<Double> shares = new ArrayList<>();
-    for (int i = 0; i <= STEPS; i++) {
-      shares.add(fillet.profile().before(i / (double) STEPS));
-    }
-    return shares.stream().map("%.5f"::formatted).collect(Collectors.joining(" "));
+    return IntStream.rangeClosed(0, STEPS)
+        .mapToObj(i -> Decimals.of(fillet.profile().before(i / (double) STEPS), 5))
+        .collect(Collectors.joining(" "));
   }
 }

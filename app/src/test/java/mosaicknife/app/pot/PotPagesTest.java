@@ -142,7 +142,7 @@ public class PotPagesTest extends WithPages {
     assertTrue(
         step(brew, "done", "cool").contains("No reading says that it is at 5.0 °C"),
         "nothing replaces a reading");
-    assertTrue(pack(brew, "1.9", "2").contains("No reading says"), "nor is it packed without");
+    assertTrue(pack(brew, "1.9", "2").contains("comes first"), "nor is it packed without");
     follow("tobiah", "/pot/" + brew.id() + "/stand", "where", "ICE_BATH");
     read(brew, 9.5, 5);
     assertTrue(step(brew, "done", "cool").contains("No reading says"), "9.5 °C are not 5");
