@@ -1,4 +1,4 @@
-import { lastOwn, laidOver, learned, newer, nextPart, piecesOf, placeAfter, takenOf } from "/ui/bench/model.js";
+import { lastOwn, laidOver, learned, newer, nextFish, nextPart, piecesOf, placeAfter, takenOf } from "/ui/bench/model.js";
 
 const part = (slot, more = {}) => ({ slot, row: false, skipped: false, taken: [], ...more });
 const weight = (id, slot, more = {}) => ({ id, slot, fish: 1, text: "300 g", fields: {}, ...more });
@@ -32,6 +32,22 @@ describe("the next part", () => {
     const end = laidOver(cut, [weight("a", "left"), weight("b", "frame"), weight("c", "right")]);
     expect(nextPart(end, 1).slot).toBe("fins");
     expect(nextPart(after, 2).slot).toBe("fins");
+  });
+  it("is of the fish itself before it is of all together", () => {
+    const both = part("head", {
+      taken: [{ id: "r", fish: 0, text: "900 g", at: 1 }, { id: "o", fish: 2, text: "250 g", at: 2 }],
+    });
+    expect(takenOf(both, 2).id).toBe("o");
+    expect(takenOf(both, 3).id).toBe("r");
+  });
+  it("leads on to the next fish that is not done, and to none from all together", () => {
+    const taken = [1, 3].map((fish) => ({ id: `w${fish}`, fish, text: "90 g", at: fish }));
+    const cut = [part("head", { taken })];
+    expect(nextFish(cut, 1, 4)).toBe(2);
+    expect(nextFish(cut, 3, 4)).toBe(4);
+    expect(nextFish(cut, 4, 4)).toBe(2);
+    expect(nextFish(cut, 0, 4)).toBe(0);
+    expect(nextFish([], 1, 4)).toBe(0);
   });
   it("moves on by itself, but not from a part that was chosen by hand", () => {
     expect(placeAfter({ fish: 1, part: "head", byHand: false }, parts).part).toBe("left");

@@ -370,7 +370,7 @@ document.addEventListener("htmx:afterSwap", () => {
 // any part is one tap away: on the drawing, in the mosaic, in the list
 document.addEventListener("click", (event) => {
   if (event.ctrlKey || event.metaKey) return;
-  const link = event.target.closest(".tag, .tally th a, .chip[href]");
+  const link = event.target.closest(".tag, .tally th a, .chip[href], #next-fish");
   const region = event.target.closest(".fish .region[data-slot], .mosaic .tile[data-slot]");
   if (link) {
     event.preventDefault();

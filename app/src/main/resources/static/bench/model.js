@@ -1,15 +1,15 @@
 // What is on the board: the server's model of a lot, and what this bench did that the server does not show yet.
 // Plain functions over plain values; no page, no network.
 //
-// A part is {slot, number, name, row, skipped, passed, expected, ofOne: {expected, spread}, ofAll,
-// taken: [{id, fish, text, at, waits}]}; fish 0 is
-// all together; passed is what nobody asks for, because its pieces stand for it.
+// A part is {slot, number, name, row, skipped, passed, norms: [{said, expected, spread, others}],
+// taken: [{id, fish, text, at, waits}]}; fish 0 is all together, or the others where some were weighed alone;
+// norms are by the number of the fish; passed is what nobody asks for, because its pieces stand for it.
 // An op is what was done here: {id, slot, fish, text, acked, fields: {supersedes}} is a weight,
 // with takesBack (and before, what counts again) it takes one back.
 
 /** The weight of a part of a fish that counts; none for a part that is weighed piece by piece. */
 export const takenOf = (part, fish) =>
-  part.row ? null : part.taken.find((t) => t.fish === fish || t.fish === 0) || null;
+  part.row ? null : part.taken.find((t) => t.fish === fish) || part.taken.find((t) => t.fish === 0) || null;
 
 /** The pieces of a part that is weighed piece by piece. */
 export const piecesOf = (part, fish) => (part.row ? part.taken.filter((t) => t.fish === fish) : []);
@@ -31,6 +31,15 @@ export const nextPart = (parts, fish) => {
   const from = lastWeighed(parts, fish) + 1;
   const order = [...parts.slice(from), ...parts.slice(0, from)];
   return order.find((part) => !part.skipped && !part.passed && !part.row && !takenOf(part, fish)) || null;
+};
+
+/** The fish after this one, in turn, that still has a part to weigh; 0 if none has. */
+export const nextFish = (parts, fish, fishes) => {
+  for (let on = 1; on < fishes; on++) {
+    const other = ((fish - 1 + on) % fishes) + 1;
+    if (fish > 0 && nextPart(parts, other)) return other;
+  }
+  return 0;
 };
 
 /** What was done here is later than anything the server told, whatever the clocks say. */

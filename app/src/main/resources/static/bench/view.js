@@ -1,6 +1,6 @@
 // What the bench shows: the live scale, the parts, what comes next, what waits. Knows the page, decides nothing.
 
-import { piecesOf, takenOf } from "./model.js";
+import { nextFish, piecesOf, takenOf } from "./model.js";
 
 const byId = (id) => document.getElementById(id);
 const element = (name, text, css) => {
@@ -49,7 +49,7 @@ const drawPart = (part, fish, isChosen, word) => {
     .filter(Boolean).join(" ");
   const weight = row.querySelector(".weight");
   if (taken) weight.textContent = taken.text;
-  else if (!part.row) weight.textContent = part.expected;
+  else if (!part.row) weight.textContent = part.norms[fish]?.said || "";
   else if (waits) weight.textContent = word("pieces", pieces.length, pieces[pieces.length - 1].text);
   const tag = document.querySelector(`.fish .tag[data-slot="${CSS.escape(part.slot)}"]`);
   if (tag) tag.setAttribute("class", `tag ${isChosen ? "next" : taken ? "weighed" : "pending"}`);
@@ -65,6 +65,24 @@ const judgeTypedBy = (norm) => {
   if (typed.value) typed.dispatchEvent(new Event("restored", { bubbles: true }));
 };
 
+const ofFish = (part, fish, word) => {
+  const others = part.norms[fish]?.others;
+  if (fish > 0) return word("fish", fish);
+  if (others) return others > 1 ? word("others", others) : word("other");
+  return word("together");
+};
+
+/** With a fish done the big key leads to the next one. */
+const drawNextFish = (fish, word) => {
+  const key = byId("next-fish");
+  if (!key) return;
+  key.hidden = !fish;
+  byId("take")?.classList.toggle("done", Boolean(fish));
+  if (!fish) return;
+  key.href = `/bench/${sheet().dataset.lot}?fish=${fish}`;
+  key.textContent = word("on-to-fish", fish);
+};
+
 const drawNext = (parts, chosen, place, fishes, word) => {
   const next = byId("next-part");
   if (!next) return;
@@ -74,19 +92,20 @@ const drawNext = (parts, chosen, place, fishes, word) => {
   if (!chosen) bits.push(element("b", word("all-weighed")));
   else {
     bits.push(element("i", chosen.number), element("b", chosen.name));
-    if (fishes > 1) bits.push(element("span", place.fish > 0 ? word("fish", place.fish) : word("together"), "of"));
+    if (fishes > 1) bits.push(element("span", ofFish(chosen, place.fish, word), "of"));
     if (taken) bits.push(element("em", word("was", taken.text), "was"));
     else if (chosen.skipped) bits.push(element("em", word("left-out"), "was"));
     else if (chosen.row) bits.push(element("em", word("each-is-one"), "row-count"));
-    else if (chosen.expected && fishes === 1) bits.push(element("em", chosen.expected));
+    else if (chosen.norms[place.fish]) bits.push(element("em", chosen.norms[place.fish].said));
   }
   next.replaceChildren(...bits.flatMap((bit) => [bit, " "]));
   const form = byId("take");
+  drawNextFish(chosen ? 0 : nextFish(parts, place.fish, fishes), word);
   if (!form || !chosen) return;
   form.elements.part.value = chosen.slot;
   form.elements.fish.value = place.fish;
   form.elements.supersedes.value = taken ? taken.id : "";
-  judgeTypedBy(place.fish === 0 ? chosen.ofAll : chosen.ofOne);
+  judgeTypedBy(chosen.norms[place.fish]);
   document.querySelectorAll("#tare-form, #stand-in form").forEach((other) => {
     if (other.elements.part) other.elements.part.value = chosen.slot;
   });

@@ -37,6 +37,7 @@ import mosaicknife.core.breakdown.Balance.Verdict;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.Arrival;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Origin;
 import mosaicknife.core.lot.Receipt;
@@ -213,7 +214,7 @@ public class LotsTest extends WithDatabase {
   }
 
   @Test
-  public void pooledAndSingleWeighingsOfOnePartDoNotMix() {
+  public void oneFishWeighedAloneThenTheOthersTogether() {
     as(
         "tobiah",
         () -> {
@@ -221,13 +222,22 @@ public class LotsTest extends WithDatabase {
           bench.take(take(lot, "frame", 0, "0.400"));
           assertThrows(Refusal.class, () -> bench.take(take(lot, "frame", 1, "0.130")));
           bench.take(take(lot, "head", 1, "0.300"));
-          Refusal refusal =
-              expectThrows(Refusal.class, () -> bench.take(take(lot, "head", 0, "0.900")));
-          assertEquals(refusal.key(), "LotProblem.WEIGHED_FISH_BY_FISH");
+          Take alone = take(lot, "gills", 1, "0.030");
+          bench.take(alone);
+          bench.take(take(lot, "head", 0, "0.500"));
+          bench.take(take(lot, "gills", 0, "0.050"));
           LotSheet sheet = sheets.get(lot.id());
-          assertEquals(sheet.breakdown().leaves().size(), 2);
           assertEquals(sheet.breakdown().findLeaf("frame").orElseThrow().pieces(), 3);
           assertEquals(sheet.breakdown().findLeaf("head#1").orElseThrow().pieces(), 1);
+          assertEquals(sheet.breakdown().findLeaf("head").orElseThrow().pieces(), 2, "the others");
+          LotPart head = sheet.find("head").orElseThrow();
+          assertEquals(head.mass(), Mass.ofGrams(800), "all three");
+          assertTrue(head.isDone(3));
+          assertEquals(head.find(1).orElseThrow().mass(), Mass.ofGrams(300), "its own");
+          Refusal refusal =
+              expectThrows(
+                  Refusal.class, () -> bench.takeBack(lot.id(), UUID.randomUUID(), alone.id()));
+          assertEquals(refusal.key(), "LotProblem.WEIGHED_BESIDE_THE_REST");
         });
   }
 

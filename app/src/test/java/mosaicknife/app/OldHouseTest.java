@@ -171,6 +171,6 @@ public class OldHouseTest {
             "spring_session_attributes",
             "welcome_link"));
     assertEquals(String.join(", ", empty), "");
-    assertEquals(rows("select count(distinct venue_id) from lot"), List.of("2"));
+    assertEquals(rows("select count(distinct venue_id) from lot"), List.of("3"));
   }
 }

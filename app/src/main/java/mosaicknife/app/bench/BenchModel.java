@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
@@ -25,8 +26,8 @@ record BenchModel(
   /**
    * A part.
    *
-   * @param ofOne about what the next figure of one fish is; null if nobody knows
-   * @param ofAll about what the next figure of all fish together is; null if nobody knows
+   * @param norms about what the next figure is: of all fish together, of fish 1, of fish 2 and so
+   *     on; null where nobody knows
    */
   record PartModel(
       String slot,
@@ -35,13 +36,18 @@ record BenchModel(
       boolean row,
       boolean skipped,
       boolean passed,
-      String expected,
-      NormModel ofOne,
-      NormModel ofAll,
+      List<NormModel> norms,
       List<TakenModel> taken) {}
 
-  /** About what a figure is and its standard deviation, in mg. */
-  record NormModel(long expected, long spread) {}
+  /**
+   * About what a figure is.
+   *
+   * @param said as it is written beside the part
+   * @param expected in mg
+   * @param spread its standard deviation in mg
+   * @param others how many fish are weighed together, where some were weighed alone; 0 where none
+   */
+  record NormModel(String said, long expected, long spread, int others) {}
 
   /** A weighing that stands. */
   record TakenModel(UUID id, int fish, String text, long at) {}
@@ -66,9 +72,9 @@ record BenchModel(
         part.inARow(),
         part.skipped(),
         sheet.isPassedOver(part),
-        part.expected().map(formats::about).orElse(""),
-        norm(sheet, part, 1),
-        norm(sheet, part, 0),
+        IntStream.rangeClosed(0, sheet.lot().fish())
+            .mapToObj(fish -> norm(sheet, part, fish, formats))
+            .toList(),
         part.taken().stream()
             .map(
                 t ->
@@ -76,12 +82,16 @@ record BenchModel(
             .toList());
   }
 
-  private static NormModel norm(LotSheet sheet, LotPart part, int fishNo) {
+  private static NormModel norm(LotSheet sheet, LotPart part, int fishNo, Formats formats) {
     return sheet
         .about(part, fishNo)
         .map(
             about ->
-                new NormModel(about.milligrams(), sheet.spreadAbout(part, fishNo).milligrams()))
+                new NormModel(
+                    formats.about(about),
+                    about.milligrams(),
+                    sheet.spreadAbout(part, fishNo).milligrams(),
+                    BenchView.others(sheet, part, fishNo)))
         .orElse(null);
   }
 }

@@ -28,6 +28,9 @@ import mosaicknife.core.quantity.Mass;
  * @param asked whether that part was asked for, or is the next by itself
  * @param previous the weighing of the selected part that stands, if it is weighed again
  * @param cutAt the selected part as it lies on the board to be portioned; empty if it is none
+ * @param about about what the selected part of that fish weighs; empty if nobody knows
+ * @param others how many fish it is weighed of together, where some were weighed alone; else 0
+ * @param nextFish the fish to go on with when all of this one is weighed; 0 while it is not
  * @param rows one row per part
  * @param tally what the tally says
  * @param weighingId the identifier of the next weighing
@@ -40,6 +43,9 @@ record BenchView(
     boolean asked,
     Optional<Weighing> previous,
     String cutAt,
+    String about,
+    int others,
+    int nextFish,
     List<Row> rows,
     TallyTable tally,
     UUID weighingId) {
@@ -88,6 +94,9 @@ record BenchView(
         wanted.flatMap(sheet::find).isPresent(),
         previous,
         cutAt(sheet, selected, fishNo),
+        selected.flatMap(part -> sheet.about(part, fishNo)).map(formats::about).orElse(""),
+        selected.map(part -> others(sheet, part, fishNo)).orElse(0),
+        selected.isPresent() ? 0 : sheet.nextFish(fishNo).orElse(0),
         rows,
         tally(sheet, suspected, formats),
         UUID.randomUUID());
@@ -107,9 +116,10 @@ record BenchView(
       LotSheet sheet, LotPart part, Optional<LotPart> selected, int fishNo, Formats formats) {
     Optional<Weighing> taken = part.find(fishNo);
     Optional<Mass> weighed = part.inARow() ? part.rowOf(fishNo) : taken.map(Weighing::mass);
-    String weight =
-        weighed.map(formats::mass).or(() -> part.expected().map(formats::about)).orElse("");
-    Mass shown = weighed.or(part::expected).orElse(Mass.ZERO);
+    Optional<Mass> expected = part.inARow() ? part.expected() : sheet.about(part, fishNo);
+    String weight = weighed.map(formats::mass).or(() -> expected.map(formats::about)).orElse("");
+    Mass shown = weighed.or(() -> expected).orElse(Mass.ZERO);
+    Mass fish = sheet.fishWith(part, fishNo);
     String inside =
         part.inARow()
             ? formats.say("bench.said.so-far", part.pieces(fishNo))
@@ -121,7 +131,7 @@ record BenchView(
         taken.filter(t -> t.source() == Source.TYPED).isPresent(),
         taken.filter(Weighing::isCorrection).isPresent(),
         selected.filter(part::equals).isPresent(),
-        shown.isPositive() ? formats.percent(shown.dividedBy(sheet.lot().purchased())) : "",
+        shown.isPositive() && fish.isPositive() ? formats.percent(shown.dividedBy(fish)) : "",
         part.purpose().map(Purpose::letter).map(String::valueOf).orElse("·"),
         inside,
         part.skipped() ? left(sheet, part, formats) : "",
@@ -132,6 +142,12 @@ record BenchView(
                         .say("bench.said.at", t.by().name(), formats.time(t.at()), t.reason())
                         .strip())
             .orElse(part.kind().meaning()));
+  }
+
+  /** How many fish a part is weighed of together, where some were weighed alone; else 0. */
+  static int others(LotSheet sheet, LotPart part, int fishNo) {
+    int fish = part.fishOf(fishNo, sheet.lot().fish()).size();
+    return fishNo == 0 && fish < sheet.lot().fish() ? fish : 0;
   }
 
   /** What stays on a part or was put back into it, and where it was put back itself. */

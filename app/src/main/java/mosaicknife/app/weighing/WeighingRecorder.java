@@ -274,9 +274,8 @@ public class WeighingRecorder implements WeighedParts {
     if (last.takenBy() != stamp.person()) {
       throw Refusal.ofInput("weighing.problem.someone-else-took-that-weight");
     }
-    boolean stands =
-        ends(weighings.findByPartId(last.partId())).stream()
-            .anyMatch(link -> link.id().equals(weighing));
+    List<WeighingEntity> links = weighings.findByPartId(last.partId());
+    boolean stands = ends(links).stream().anyMatch(link -> link.id().equals(weighing));
     if (!stands || last.isTakenBack()) {
       throw Refusal.ofStale("weighing.problem.someone-else-changed-first-look", name);
     }
@@ -285,6 +284,9 @@ public class WeighingRecorder implements WeighedParts {
     before
         .flatMap(WeighingEntity::mass)
         .ifPresent(mass -> checkAbove(last.partId(), name, last.fishNo(), mass));
+    if (before.isEmpty() && last.pieceNo() == 0) {
+      Refusal.ifFound(LotRules.back(name, last.fishNo(), fish(links)));
+    }
     weighings.saveAndFlush(
         before
             .map(w -> WeighingEntity.restoring(id, last, w, stamp))

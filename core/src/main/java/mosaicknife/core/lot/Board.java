@@ -158,9 +158,12 @@ final class Board {
   private Optional<Mass> weighed(LotPart part, int fish) {
     return part.inARow()
         ? Optional.empty()
-        : part.find(fish)
-            .map(
-                taken -> taken.fish() == 0 ? lot.shared(taken.mass()).get(fish - 1) : taken.mass());
+        : part.find(fish).map(taken -> ofOne(part, taken, taken.mass(), fish));
+  }
+
+  private Mass ofOne(LotPart part, Weighing taken, Mass mass, int fish) {
+    List<Integer> of = part.fishOf(taken.fish(), lot.fish());
+    return of.size() == 1 ? mass : lot.shared(mass, of, fish);
   }
 
   private boolean isOfOneFish(LotPart part, int fish) {
@@ -200,7 +203,7 @@ final class Board {
         .map(
             taken -> {
               Mass step = taken.step().filter(s -> s.compareTo(house) < 0).orElse(house);
-              return taken.fish() == 0 ? lot.shared(step).get(fish - 1) : step;
+              return ofOne(part, taken, step, fish);
             })
         .orElse(Mass.ZERO);
   }

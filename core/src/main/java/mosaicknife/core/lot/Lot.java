@@ -216,6 +216,24 @@ public record Lot(
   }
 
   /**
+   * Returns what one of some fish has of a part of them that was weighed together.
+   *
+   * @param part the mass of the part, from 0
+   * @param fish the numbers of the fish it is of, from 1
+   * @param one which of them
+   * @return its share; those of all are the part
+   */
+  public Mass shared(Mass part, List<Integer> fish, int one) {
+    List<Mass> own = each.isEmpty() ? List.of() : fish.stream().map(n -> each.get(n - 1)).toList();
+    Mass all = Mass.total(own);
+    List<Mass> shares =
+        own.isEmpty()
+            ? part.dividedInto(fish.size())
+            : part.sharedBy(own.stream().map(mass -> mass.dividedBy(all)).toList());
+    return shares.get(fish.indexOf(one));
+  }
+
+  /**
    * Returns what the lot cost: the invoice, whatever the own scale says, less what is credited.
    *
    * @return the cost

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
-import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -177,21 +176,6 @@ public record LotPart(
   }
 
   /**
-   * Returns how much one weighing of it may differ by the norm. Fish of one lot differ in size too
-   * where each was not weighed.
-   *
-   * @param fish how many fish the lot has
-   * @param one whether the weighing is of one fish out of several
-   * @return the standard deviation; zero without norm
-   */
-  public Mass spreadOf(int fish, boolean one) {
-    if (!one || expected.isEmpty()) {
-      return spread;
-    }
-    return CutPlan.spreadOfOne(expected.get(), spread, fish, sizes);
-  }
-
-  /**
    * Returns what was weighed of it.
    *
    * @return the sum over all fish, zero if nothing was
@@ -213,10 +197,28 @@ public record LotPart(
    * Finds the weighing of one fish.
    *
    * @param fishNo the fish, or 0 for all together
-   * @return the weighing; the one of all together also answers for each fish
+   * @return its own weighing, else the one of all together, which answers for each fish
    */
   public Optional<Weighing> find(int fishNo) {
-    return taken.stream().filter(t -> t.fish() == fishNo || t.fish() == 0).findFirst();
+    return taken.stream()
+        .filter(t -> t.fish() == fishNo)
+        .findFirst()
+        .or(() -> taken.stream().filter(t -> t.fish() == 0).findFirst());
+  }
+
+  /**
+   * Returns which fish a weight is of: where some were weighed alone, all together are the others.
+   *
+   * @param fishNo the fish, or 0 for all together
+   * @param fish how many fish the lot has
+   * @return their numbers, from 1
+   */
+  public List<Integer> fishOf(int fishNo, int fish) {
+    return fishNo != 0
+        ? List.of(fishNo)
+        : FishShares.all(fish).stream()
+            .filter(one -> inARow() || taken.stream().noneMatch(t -> t.fish() == one))
+            .toList();
   }
 
   /**

@@ -26,8 +26,10 @@ public enum LotProblem {
   PART_BELOW_PIECES,
   /** The lot has no such fish: lot, fish. */
   NO_SUCH_FISH,
-  /** Weighed fish by fish before: part. */
+  /** Every fish was weighed alone before: part. */
   WEIGHED_FISH_BY_FISH,
+  /** The other fish were weighed together as the rest beside it: part. */
+  WEIGHED_BESIDE_THE_REST,
   /** Weighed all together before: part. */
   WEIGHED_TOGETHER,
   /** Too many parts: most. */

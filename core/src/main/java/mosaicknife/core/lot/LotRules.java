@@ -146,7 +146,8 @@ public final class LotRules {
   }
 
   /**
-   * Looks which fish a weighing is of: one of the lot, and weighed in the same way as before.
+   * Looks which fish a weighing is of: one of the lot that has no weight yet. Where some were
+   * weighed alone, all together are the others.
    *
    * @param lot the lot number
    * @param all how many fish the lot has
@@ -160,11 +161,26 @@ public final class LotRules {
     if (fish < 0 || fish > all) {
       return found(LotProblem.NO_SUCH_FISH, "", lot, fish);
     }
-    if (fish == 0 && weighed.stream().anyMatch(other -> other != 0)) {
+    if (fish == 0 && !weighed.contains(0) && weighed.stream().distinct().count() >= all) {
       return found(LotProblem.WEIGHED_FISH_BY_FISH, "", part);
     }
-    return fish != 0 && weighed.contains(0)
+    return fish != 0 && !weighed.contains(fish) && weighed.contains(0)
         ? found(LotProblem.WEIGHED_TOGETHER, "", part)
+        : Optional.empty();
+  }
+
+  /**
+   * Looks whether the weight of one fish can be taken back: not while the others were weighed
+   * together as what is left beside it.
+   *
+   * @param part the name of the part
+   * @param fish which fish the weight is of, from 1; 0 for all together
+   * @param weighed the fish of the weighings of the part that stand
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> back(String part, int fish, List<Integer> weighed) {
+    return fish != 0 && weighed.contains(0)
+        ? found(LotProblem.WEIGHED_BESIDE_THE_REST, "", part)
         : Optional.empty();
   }
 

@@ -10,11 +10,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
@@ -247,7 +249,6 @@ public record LotSheet(
   }
 
   private static Node leaf(Lot lot, LotPart part, Weighing taken) {
-    boolean one = taken.fish() != 0 || lot.fish() == 1;
     return new Node.Leaf(
         LeafId.of(part.slot(), taken.fish(), lot.fish()),
         nameOf(lot, part, taken.fish()),
@@ -255,7 +256,7 @@ public record LotSheet(
         taken.mass(),
         Knowledge.MEASURED,
         part.purpose(),
-        one ? 1 : lot.fish());
+        part.fishOf(taken.fish(), lot.fish()).size());
   }
 
   private static String nameOf(Lot lot, LotPart part, int fish) {
@@ -413,9 +414,26 @@ public record LotSheet(
     List<LotPart> order = new ArrayList<>(parts);
     Collections.rotate(order, -(lastWeighed(fishNo) + 1));
     return order.stream()
-        .filter(part -> !part.skipped() && !part.inARow() && part.find(fishNo).isEmpty())
+        .filter(part -> !part.skipped() && !part.inARow() && isWanted(part, fishNo))
         .filter(part -> !isPassedOver(part))
         .findFirst();
+  }
+
+  /**
+   * Returns the fish to go on with once one is done.
+   *
+   * @param fishNo the fish on the board, or 0 for all together
+   * @return the one after it, in turn, that still has a part to weigh; empty if none has
+   */
+  public OptionalInt nextFish(int fishNo) {
+    return IntStream.range(0, fishNo == 0 ? 0 : lot.fish() - 1)
+        .map(on -> (fishNo + on) % lot.fish() + 1)
+        .filter(fish -> next(fish).isPresent())
+        .findFirst();
+  }
+
+  private boolean isWanted(LotPart part, int fishNo) {
+    return part.find(fishNo).isEmpty() && !part.fishOf(fishNo, lot.fish()).isEmpty();
   }
 
   /**
@@ -479,12 +497,28 @@ public record LotSheet(
    *
    * @param part the part
    * @param fishNo which fish, or 0 for all together
-   * @return the norm of one fish, or one portion of a row; empty if neither is known
+   * @return by the norm, of the fish that is on the board; one portion of a row; empty if neither
+   *     is known
    */
   public Optional<Mass> about(LotPart part, int fishNo) {
     return part.inARow()
         ? Optional.of(plates().servingOf(part.slot()).target())
-        : part.expected().map(all -> fishNo == 0 ? all : CutPlan.meanOf(all, lot.fish()));
+        : part.expected().map(all -> shares().of(all, part.fishOf(fishNo, lot.fish())));
+  }
+
+  /**
+   * Returns what the fish weigh that a weight of a part is of.
+   *
+   * @param part the part
+   * @param fishNo which fish, or 0 for all together
+   * @return the mass: of the fish on the board where it is known, else of a mean one
+   */
+  public Mass fishWith(LotPart part, int fishNo) {
+    return shares().of(lot.purchased(), part.fishOf(fishNo, lot.fish()));
+  }
+
+  FishShares shares() {
+    return new FishShares(lot, parts);
   }
 
   /**
@@ -495,7 +529,7 @@ public record LotSheet(
    * @return the standard deviation; zero without norm
    */
   public Mass spreadAbout(LotPart part, int fishNo) {
-    return part.inARow() ? Mass.ZERO : part.spreadOf(lot.fish(), fishNo != 0 && lot.fish() > 1);
+    return part.inARow() ? Mass.ZERO : shares().spreadOf(part, part.fishOf(fishNo, lot.fish()));
   }
 
   /**

@@ -1,6 +1,5 @@
 package mosaicknife.core.lot;
 
-import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,7 +13,6 @@ import mosaicknife.core.craft.SecondOpinion.PartRole;
 import mosaicknife.core.craft.SecondOpinion.Remark;
 import mosaicknife.core.craft.SecondOpinion.Seen;
 import mosaicknife.core.plan.CutPlan.Planned;
-import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -43,16 +41,13 @@ public final class Opinions {
     Optional<Weighing> taken =
         part.taken().stream().filter(t -> t.fish() == fish && t.piece() == 0).findFirst();
     Optional<Planned> planned = sheet.planned(part.slot());
-    int all = sheet.lot().fish();
-    boolean one = fish != 0 && all > 1;
-    Mass spread = part.spreadOf(all, one);
-    if (taken.isEmpty() || planned.isEmpty() || !spread.isPositive()) {
+    Optional<Mass> expected = sheet.about(part, fish);
+    Mass spread = sheet.spreadAbout(part, fish);
+    if (taken.isEmpty() || planned.isEmpty() || expected.isEmpty() || !spread.isPositive()) {
       return Optional.empty();
     }
-    Fraction share = one ? Fraction.of(1, all) : Fraction.ONE;
-    Mass expected = planned.get().mass().multipliedBy(share, RoundingMode.HALF_EVEN);
     return Optional.of(
-        new Seen(part.name(), role(planned.get()), taken.get().mass(), expected, spread));
+        new Seen(part.name(), role(planned.get()), taken.get().mass(), expected.get(), spread));
   }
 
   private static PartRole role(Planned planned) {
@@ -78,18 +73,15 @@ public final class Opinions {
    * @return the cuts, in the order of the parts
    */
   public static List<OverNorm> mainCuts(LotSheet sheet, long person) {
-    Fraction fish = Fraction.of(sheet.lot().fish(), 1);
     List<OverNorm> cuts = new ArrayList<>();
     for (LotPart part : sheet.parts()) {
-      Optional<Mass> expected = part.expected().filter(Mass::isPositive);
-      if (expected.isEmpty()
-          || sheet.planned(part.slot()).filter(p -> p.slot().isMain()).isEmpty()) {
+      if (sheet.planned(part.slot()).filter(p -> p.slot().isMain()).isEmpty()) {
         continue;
       }
       for (Weighing taken : part.taken()) {
-        if (taken.by().id() == person && taken.fish() != 0) {
-          Fraction share = taken.mass().dividedBy(expected.get());
-          cuts.add(new OverNorm(taken.at(), share.multipliedBy(fish).toDouble()));
+        Optional<Mass> expected = sheet.about(part, taken.fish()).filter(Mass::isPositive);
+        if (taken.by().id() == person && taken.fish() != 0 && expected.isPresent()) {
+          cuts.add(new OverNorm(taken.at(), taken.mass().dividedBy(expected.get()).toDouble()));
         }
       }
     }

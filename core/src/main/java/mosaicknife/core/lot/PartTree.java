@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
@@ -114,9 +115,15 @@ final class PartTree {
     if (isOpened(part.id())) {
       return restOf(part, expected.get());
     }
-    boolean pooled = weighings.stream().anyMatch(weighing -> weighing.fish() == 0);
-    int missing = pooled ? 0 : Math.max(0, lot.fish() - weighings.size());
-    return expected.get().multipliedBy(Fraction.of(missing, lot.fish()), RoundingMode.HALF_EVEN);
+    Set<Integer> of = weighings.stream().map(Weighing::fish).collect(Collectors.toSet());
+    List<Mass> each = lot.shared(expected.get());
+    return of.contains(0)
+        ? Mass.ZERO
+        : Mass.total(
+            FishShares.all(lot.fish()).stream()
+                .filter(fish -> !of.contains(fish))
+                .map(fish -> each.get(fish - 1))
+                .toList());
   }
 
   private Mass restOf(Part part, Mass expected) {

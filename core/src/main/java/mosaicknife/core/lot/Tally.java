@@ -2,7 +2,6 @@ package mosaicknife.core.lot;
 
 import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,18 +19,16 @@ import mosaicknife.core.quantity.Mass;
 /** Puts the tally of a lot as a question to the search for gross errors. */
 public final class Tally {
 
-  /** So many parts of a fish tell how large it is. */
-  private static final int ENOUGH = 3;
-
   private static final Fraction REST_SPREAD = Fraction.of(3, 10);
 
   private final LotSheet sheet;
   private final Map<Long, Tray> trays;
-  private final Map<Integer, Optional<Fraction>> shares = new HashMap<>();
+  private final FishShares shares;
 
   private Tally(LotSheet sheet, Map<Long, Tray> trays) {
     this.sheet = sheet;
     this.trays = trays;
+    this.shares = sheet.shares();
   }
 
   /**
@@ -102,54 +99,18 @@ public final class Tally {
   }
 
   private TallyLine weighed(LotPart part, Weighing taken) {
-    int fish = sheet.lot().fish();
-    boolean one = taken.fish() != 0 && fish > 1;
-    Optional<Fraction> share = one ? shareOf(taken.fish()) : Optional.of(Fraction.ONE);
-    Fraction mean = Fraction.of(1, fish);
+    List<Integer> fish = part.fishOf(taken.fish(), sheet.lot().fish());
     return new TallyLine(
         taken.id().toString(),
         part.kind().code() + "#" + taken.fish(),
         Optional.of(taken.mass()),
-        part.expected().map(mass -> mass.multipliedBy(share.orElse(mean), RoundingMode.HALF_EVEN)),
-        share
-            .map(of -> part.spread().multipliedBy(of, RoundingMode.HALF_EVEN))
-            .orElseGet(() -> part.spreadOf(fish, true)),
+        part.expected().map(all -> shares.of(all, fish)),
+        shares.spreadOf(part, fish),
         taken.source() == Source.TYPED ? Input.TYPED : Input.SCALE,
         taken.step().orElse(assumedStep()),
         taken.figure(),
         taken.tray().map(trays::get),
         Standing.WEIGHED);
-  }
-
-  /**
-   * How much of the lot one fish is: as it was weighed at the dock, else as its parts say that were
-   * weighed so far, by their median, so that one wrong figure does not make a fish large.
-   */
-  private Optional<Fraction> shareOf(int fishNo) {
-    List<Mass> each = sheet.lot().each();
-    if (!each.isEmpty()) {
-      return Optional.of(each.get(fishNo - 1).dividedBy(Mass.total(each)));
-    }
-    return shares.computeIfAbsent(fishNo, this::byItsParts);
-  }
-
-  private Optional<Fraction> byItsParts(int fishNo) {
-    double[] shares =
-        sheet.parts().stream()
-            .filter(part -> part.expected().filter(Mass::isPositive).isPresent())
-            .flatMapToDouble(
-                part ->
-                    part.taken().stream()
-                        .filter(taken -> taken.fish() == fishNo)
-                        .mapToDouble(
-                            taken ->
-                                taken.mass().milligrams()
-                                    / (double) part.expected().get().milligrams()))
-            .sorted()
-            .toArray();
-    return shares.length < ENOUGH
-        ? Optional.empty()
-        : Optional.of(Fraction.ofEstimate(shares[shares.length / 2]));
   }
 
   private Mass assumedStep() {
@@ -160,11 +121,7 @@ public final class Tally {
   private Optional<TallyLine> toCome(LotPart part) {
     return part.skipped() || !part.outstanding().isPositive()
         ? Optional.empty()
-        : Optional.of(
-            open(
-                part.slot(),
-                Optional.of(part.outstanding()),
-                part.spreadOf(sheet.lot().fish(), false)));
+        : Optional.of(open(part.slot(), Optional.of(part.outstanding()), part.spread()));
   }
 
   private TallyLine open(String id, Optional<Mass> expected, Mass spread) {

@@ -467,23 +467,6 @@ public record CutPlan(
   }
 
   /**
-   * Returns how much a part of one fish differs where only the lot was weighed: by the norm, and
-   * because fish of one lot differ in size.
-   *
-   * @param expected what the part is expected to weigh over all fish
-   * @param spread the standard deviation of that by the norm
-   * @param fish how many fish, from 1
-   * @param sizes how much fish of one lot differ, as a fraction of the mean fish
-   * @return the standard deviation for one fish
-   */
-  public static Mass spreadOfOne(Mass expected, Mass spread, int fish, double sizes) {
-    Check.inRange(fish, 1, 10_000, "number of fish");
-    double mean = expected.milligrams() / (double) fish;
-    double own = spread.milligrams() / (double) fish;
-    return Mass.ofMilligrams(Math.round(Math.hypot(own, sizes * mean)));
-  }
-
-  /**
    * Returns the mean mass of one of several fish: the one definition of the mean fish.
    *
    * @param together the mass of all

@@ -102,7 +102,7 @@ public class LotRulesTest {
   }
 
   @Test
-  public void allTogetherAndFishByFishDoNotMix() {
+  public void afterFishWeighedAloneAllTogetherAreTheOthers() {
     assertEquals(LotRules.fish(7, 3, "Head", 3, List.of(1, 2)), Optional.empty());
     assertEquals(LotRules.fish(7, 3, "Head", 0, List.of()), Optional.empty());
     assertEquals(LotRules.fish(7, 3, "Head", 0, List.of(0)), Optional.empty(), "corrected");
@@ -110,9 +110,19 @@ public class LotRulesTest {
         what(LotRules.fish(7, 3, "Head", 4, List.of())), Optional.of(LotProblem.NO_SUCH_FISH));
     assertEquals(
         what(LotRules.fish(7, 3, "Head", -1, List.of())), Optional.of(LotProblem.NO_SUCH_FISH));
+    assertEquals(LotRules.fish(7, 3, "Head", 0, List.of(2)), Optional.empty(), "1 and 3");
+    assertEquals(LotRules.fish(7, 3, "Head", 2, List.of(2, 0)), Optional.empty(), "corrected");
     assertEquals(
-        what(LotRules.fish(7, 3, "Head", 0, List.of(2))),
+        what(LotRules.fish(7, 3, "Head", 0, List.of(1, 2, 3))),
         Optional.of(LotProblem.WEIGHED_FISH_BY_FISH));
+    assertEquals(
+        what(LotRules.fish(7, 3, "Head", 3, List.of(2, 0))),
+        Optional.of(LotProblem.WEIGHED_TOGETHER));
+    assertEquals(
+        what(LotRules.back("Head", 2, List.of(2, 0))),
+        Optional.of(LotProblem.WEIGHED_BESIDE_THE_REST));
+    assertEquals(LotRules.back("Head", 0, List.of(2, 0)), Optional.empty());
+    assertEquals(LotRules.back("Head", 2, List.of(1, 2)), Optional.empty());
     assertEquals(
         what(LotRules.fish(7, 3, "Head", 2, List.of(0))), Optional.of(LotProblem.WEIGHED_TOGETHER));
   }

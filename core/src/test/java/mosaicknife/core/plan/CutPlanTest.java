@@ -106,11 +106,7 @@ public class CutPlanTest {
   }
 
   @Test
-  public void oneFishOfSeveralDiffersByTheNormAndByItsSize() {
-    // 1 000 g over four fish: 250 g each; √(15² + (0.2 × 250)²) = 52.2015 g
-    assertEquals(
-        CutPlan.spreadOfOne(Mass.ofGrams(1_000), Mass.ofGrams(60), 4, 0.2),
-        Mass.ofMilligrams(52_202));
+  public void aGradeGoesFromTwoThirdsToOneAndAHalf() {
     assertEquals(
         SizeGrade.around(Mass.ofGrams(900)), new SizeGrade(Mass.ofGrams(600), Mass.ofGrams(1_350)));
   }
