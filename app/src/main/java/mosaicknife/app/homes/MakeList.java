@@ -24,6 +24,7 @@ class MakeList {
   private final HandReader hand;
   private final OnTheHob hob;
   private final HouseSettings houses;
+  private final Makings makings;
 
   MakeList(
       MakingBook open,
@@ -31,13 +32,15 @@ class MakeList {
       Transfers transfers,
       HandReader hand,
       OnTheHob hob,
-      HouseSettings houses) {
+      HouseSettings houses,
+      Makings makings) {
     this.open = open;
     this.products = products;
     this.transfers = transfers;
     this.hand = hand;
     this.hob = hob;
     this.houses = houses;
+    this.makings = makings;
   }
 
   /** Something that is to be made. */
@@ -91,7 +94,7 @@ class MakeList {
         one.units(),
         formats.mass(one.mass()),
         formats.mass(batch.out()),
-        houses.today().plusDays(one.use().keeps()).toString(),
+        makings.lastDay(one.use(), one.from()).toString(),
         one.from().stream().map(input -> from(input, names, formats)).toList(),
         transfers.legs(one).stream().map(leg -> leg(one, leg, names, venues, formats)).toList(),
         ingredients(one, batch, products.of(batch, one.venue()), formats),

@@ -334,7 +334,10 @@ public class Makings {
     ToMake planned = open(id);
     FishUse use = planned.use();
     List<Input> there = there(planned);
-    LocalDate until = made.useBy().orElse(houses.today().plusDays(use.keeps()));
+    LocalDate until = made.useBy().orElseGet(() -> lastDay(use, there));
+    if (use.isAged()) {
+      larder.checkRaw(there, until);
+    }
     if (use.purpose() == Purpose.HOLD) {
       Held held = new Held(until, made.spot().place(), made.spot().keeper());
       there.forEach(input -> give(input, use, Optional.of(held)));
@@ -371,6 +374,21 @@ public class Makings {
   /**
    * What was planned, as far as it is cut and still there: the hand makes it of what lies there.
    */
+  /**
+   * Returns the last day that is offered for something that is made today.
+   *
+   * @param use what is made
+   * @param fish what it is made of
+   * @return as long as the use says; raw fish that forms histamine never longer than it may lie
+   */
+  @Transactional(readOnly = true)
+  public LocalDate lastDay(FishUse use, List<Input> fish) {
+    LocalDate usual = houses.today().plusDays(use.keeps());
+    return (use.isAged() ? larder.lastRawDay(fish) : Optional.<LocalDate>empty())
+        .filter(usual::isAfter)
+        .orElse(usual);
+  }
+
   private List<Input> there(ToMake planned) {
     List<Input> there = new ArrayList<>();
     for (Input input : planned.from()) {

@@ -9,6 +9,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.core.larder.Ageing;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.LarderRules;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -194,6 +195,9 @@ record ItemView(
     LocalDate first = item.shelved().made();
     for (int ahead = 1; ahead <= FORECAST_DAYS; ahead++) {
       LocalDate day = today.plusDays(ahead);
+      if (!LarderRules.mayAge(item, lot, day)) {
+        break;
+      }
       long since = first.until(day, java.time.temporal.ChronoUnit.DAYS);
       List<Mass> range = curve.range(since);
       days.add(

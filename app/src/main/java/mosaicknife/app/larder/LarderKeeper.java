@@ -5,12 +5,15 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.house.HouseSettings;
@@ -34,6 +37,7 @@ import mosaicknife.core.larder.Trace;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Length;
@@ -234,8 +238,59 @@ public class LarderKeeper {
     LotSheet sheet = sheets.get(lot);
     LotPart part = part(sheet, slot);
     Mass some = mass.orElse(part.mass().minus(part.part().shelf().in()));
+    useBy.ifPresent(until -> checkRaw(List.of(Input.part(lot, slot, some)), until));
     PutAway away = plain(sheet, part, some, useBy, State.RAW, spot);
     return store(clientId, away, Map.of(new Trace.Source(lot, slot), some), Trace.NOTHING);
+  }
+
+  /**
+   * Returns the last day fish may lie raw, where histamine sets it.
+   *
+   * @param fish parts and items
+   * @return the first of their last days; empty if none has one
+   */
+  public Optional<LocalDate> lastRawDay(List<Input> fish) {
+    return sources(fish)
+        .flatMap(
+            one ->
+                LotRules.lastRawDay(one.sheet().lot(), one.part(), houses.today(), zone()).stream())
+        .min(Comparator.naturalOrder());
+  }
+
+  /**
+   * Checks that fish may lie raw until a day.
+   *
+   * @param fish parts and items
+   * @param until the last day
+   * @throws Refusal if a fish that forms histamine was not looked at, or may not lie so long
+   */
+  public void checkRaw(List<Input> fish, LocalDate until) {
+    sources(fish)
+        .forEach(
+            one ->
+                Refusal.ifFound(
+                    LotRules.keptRaw(
+                        one.sheet().lot(), one.part(), houses.today(), until, zone())));
+  }
+
+  private record Of(LotSheet sheet, LotPart part) {}
+
+  private Stream<Of> sources(List<Input> fish) {
+    return fish.stream()
+        .flatMap(
+            input ->
+                input.item().isEmpty()
+                    ? Stream.of(new Trace.Source(input.lot(), input.slot()))
+                    : book.kept(input.item()).item().shelved().trace().grams().keySet().stream())
+        .map(
+            source -> {
+              LotSheet sheet = sheets.get(source.lot());
+              return new Of(sheet, part(sheet, source.slot()));
+            });
+  }
+
+  private ZoneId zone() {
+    return houses.house().formats().zone();
   }
 
   private static LotPart part(LotSheet sheet, String slot) {

@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.lot.LotInspector;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.PurposeAssigner;
 import mosaicknife.app.parts.Use;
@@ -39,6 +41,9 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.Money;
+import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.Sign;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.annotations.BeforeMethod;
@@ -51,6 +56,7 @@ public class LarderPagesTest extends WithPages {
   @Autowired private LarderKeeper keeper;
   @Autowired private LotRegister lots;
   @Autowired private LotSheets sheets;
+  @Autowired private LotInspector inspections;
   @Autowired private WeighingRecorder bench;
   @Autowired private PurposeAssigner purposes;
   @Autowired private HouseSettings houses;
@@ -145,6 +151,37 @@ public class LarderPagesTest extends WithPages {
         out,
         "reason",
         reason);
+  }
+
+  @Test
+  public void rawFishThatFormsHistamineIsNotKeptLongerThanItWasLookedAtAndMeasured()
+      throws Exception {
+    lot =
+        new TestLots(applicationContext)
+            .receive("mackerel", State.UNGUTTED, 1, "0.400", Temperature.ofCelsius(1));
+    people.as("tobiah", () -> weigh("fillet-left", "0.090"));
+    String until = today.plusDays(1).toString();
+    String refused = put("fillet-left", "", until, "ageing rack");
+    assertTrue(refused.contains("forms histamine. Look at it and measure"), refused);
+    assertTrue(refused.contains("value=\"ageing rack\""), "what was typed stays");
+    people.as(
+        "ines",
+        () -> {
+          Map<Sign, Integer> good = new EnumMap<>(Sign.class);
+          inspections.signs(lots.get(lot)).forEach(sign -> good.put(sign, 0));
+          inspections.inspect(lot, UUID.randomUUID(), good, Fitness.RAW, "");
+        });
+    LocalDate ends =
+        lots.get(lot)
+            .inspection()
+            .map(seen -> (long) (seen.daysLeft().orElseThrow() * 86_400))
+            .map(seconds -> lots.get(lot).inspection().orElseThrow().at().plusSeconds(seconds))
+            .map(at -> at.atZone(houses.house().formats().zone()).toLocalDate())
+            .orElseThrow();
+    assertTrue(put("fillet-left", "", ends.toString(), "ageing rack").contains("no longer"));
+    assertTrue(
+        put("fillet-left", "", ends.minusDays(1).toString(), "ageing rack").contains("Its label"));
+    assertTrue(ends.isAfter(today.plusDays(1)), "fresh mackerel on ice keeps some days");
   }
 
   private Money at(Place place) {

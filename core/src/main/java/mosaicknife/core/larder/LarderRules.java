@@ -5,6 +5,7 @@ import java.util.Optional;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.larder.Entry.Out;
 import mosaicknife.core.larder.Shelved.State;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
@@ -224,6 +225,19 @@ public final class LarderRules {
             && item.shelved().trace().grams().size() == 1
             && item.shelved().trace().mass().compareTo(part) >= 0;
     return whole ? Optional.empty() : found(Problem.NOT_THE_WHOLE_PART, "");
+  }
+
+  /**
+   * Returns whether an item may still hang in the rack on a day: fish that forms histamine no
+   * longer than its label says, and not at all while its lot is held.
+   *
+   * @param item the item
+   * @param lot the lot it is of
+   * @param day the day
+   * @return false where more days are not offered
+   */
+  public static boolean mayAge(Item item, Lot lot, LocalDate day) {
+    return !lot.isHistamineWatched() || lot.hold().isEmpty() && !day.isAfter(item.useBy());
   }
 
   /**

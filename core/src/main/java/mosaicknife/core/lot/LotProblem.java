@@ -48,6 +48,10 @@ public enum LotProblem {
   HELD_PAST,
   /** Somebody has to look at the lot and decide first: its number. */
   LOT_HELD,
+  /** A fish that forms histamine is kept raw only as long as it was looked at and measured: lot. */
+  HISTAMINE_NOT_SEEN,
+  /** Kept raw longer than time and warmth allow: the last day, part. */
+  HISTAMINE_DAY,
   /** A claim about more than was invoiced. */
   CLAIM_ABOVE_LOT,
   /** A claim without mass or amount. */

@@ -1,6 +1,7 @@
 package mosaicknife.core.lot;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -220,6 +221,54 @@ public final class LotRules {
     return purpose.isUsed() && lot.hold().isPresent()
         ? found(LotProblem.LOT_HELD, "", lot.id())
         : Optional.empty();
+  }
+
+  /**
+   * Returns the last day a part may lie raw, in a rack or under ice, where histamine sets it: never
+   * past what the signs, the temperature and the time it stood warm leave. Nobody looked, or nobody
+   * measured: the day it is put there.
+   *
+   * @param lot its lot
+   * @param part the part
+   * @param from the day it is put there
+   * @param zone the time zone of the house
+   * @return the last whole day; empty for fish that forms no histamine
+   */
+  public static Optional<LocalDate> lastRawDay(Lot lot, LotPart part, LocalDate from, ZoneId zone) {
+    if (!lot.isHistamineWatched()) {
+      return Optional.empty();
+    }
+    return lot.hold().isPresent()
+        ? Optional.of(from)
+        : Optional.of(
+            lot.useBy(part)
+                .map(ends -> ends.atZone(zone).toLocalDate())
+                .map(ends -> ends.isAfter(from) ? ends.minusDays(1) : ends)
+                .orElse(from));
+  }
+
+  /**
+   * Looks whether a part may lie raw until a day.
+   *
+   * @param lot its lot
+   * @param part the part
+   * @param from the day it is put there
+   * @param until the last day it is to lie there
+   * @param zone the time zone of the house
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> keptRaw(
+      Lot lot, LotPart part, LocalDate from, LocalDate until, ZoneId zone) {
+    Optional<LocalDate> last = lastRawDay(lot, part, from, zone).filter(until::isAfter);
+    if (last.isEmpty()) {
+      return Optional.empty();
+    }
+    if (lot.hold().isPresent()) {
+      return found(LotProblem.LOT_HELD, "until", lot.id());
+    }
+    return lot.useBy(part).isEmpty()
+        ? found(LotProblem.HISTAMINE_NOT_SEEN, "until", lot.id())
+        : found(LotProblem.HISTAMINE_DAY, "until", last.get(), part.name());
   }
 
   /**

@@ -263,6 +263,15 @@ public record FishUse(
   }
 
   /**
+   * Returns whether it hangs raw in the ageing rack.
+   *
+   * @return true if it takes a place there
+   */
+  public boolean isAged() {
+    return work.equipment() == Equipment.RACK;
+  }
+
+  /**
    * Returns whether a step can lose such a share.
    *
    * @param loss the share

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -125,6 +126,43 @@ public class LotRulesTest {
     assertEquals(LotRules.back("Head", 2, List.of(1, 2)), Optional.empty());
     assertEquals(
         what(LotRules.fish(7, 3, "Head", 2, List.of(0))), Optional.of(LotProblem.WEIGHED_TOGETHER));
+  }
+
+  private static Inspection seen(OptionalDouble daysLeft) {
+    return new Inspection(
+        Map.of(), 0, daysLeft, Fitness.COOK, Fitness.COOK, "", "Ines Varga", TestLot.NOON);
+  }
+
+  @Test
+  public void fishThatFormsHistamineLiesRawOnlyAsLongAsItWasLookedAtAndMeasured() {
+    ZoneId zone = ZoneId.of("UTC");
+    LocalDate today = TestLot.TODAY;
+    TestLot mackerel = new TestLot("mackerel", State.UNGUTTED, 1, "0.400", "0.400");
+    LotSheet unseen = mackerel.weigh("fillet-left", 1, 90).sheet();
+    LotPart fillet = unseen.find("fillet-left").orElseThrow();
+    assertEquals(
+        LotRules.keptRaw(unseen.lot(), fillet, today, today, zone), Optional.empty(), "tonight");
+    assertEquals(
+        what(LotRules.keptRaw(unseen.lot(), fillet, today, today.plusDays(1), zone)),
+        Optional.of(LotProblem.HISTAMINE_NOT_SEEN));
+    LotSheet unmeasured = mackerel.inspected(seen(OptionalDouble.empty())).sheet();
+    assertEquals(
+        what(LotRules.keptRaw(unmeasured.lot(), fillet, today, today.plusDays(1), zone)),
+        Optional.of(LotProblem.HISTAMINE_NOT_SEEN));
+    // 3.2 days from noon end in the afternoon of the third day: the day before is the last whole
+    // one
+    Lot seen = mackerel.inspected(seen(OptionalDouble.of(3.2))).sheet().lot();
+    assertEquals(LotRules.lastRawDay(seen, fillet, today, zone), Optional.of(today.plusDays(2)));
+    assertEquals(LotRules.keptRaw(seen, fillet, today, today.plusDays(2), zone), Optional.empty());
+    assertEquals(
+        what(LotRules.keptRaw(seen, fillet, today, today.plusDays(3), zone)),
+        Optional.of(LotProblem.HISTAMINE_DAY));
+    assertEquals(
+        what(LotRules.keptRaw(seen, fillet, today.plusDays(4), today.plusDays(4), zone)),
+        Optional.of(LotProblem.HISTAMINE_DAY),
+        "its time is over");
+    Lot hake = new TestLot("hake", State.GUTTED, 1, "4.000", "4.000").sheet().lot();
+    assertEquals(LotRules.lastRawDay(hake, fillet, today, zone), Optional.empty());
   }
 
   @Test
