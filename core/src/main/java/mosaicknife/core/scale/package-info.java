@@ -3,7 +3,8 @@
  *
  * <p>No sockets, no threads, no clock: the application asks the model what it shows at a time.
  *
- * <p>Read {@link mosaicknife.core.scale.ScaleReading}, then {@link
+ * <p>Read {@link mosaicknife.core.scale.ScaleReading}, {@link mosaicknife.core.scale.Claim}, which
+ * says how long a part that was taken holds the scale, then {@link
  * mosaicknife.core.scale.ScaleModel}.
  */
 package mosaicknife.core.scale;
