@@ -407,6 +407,13 @@ public class PagesTest extends WithDatabase {
   }
 
   @Test
+  public void aBrowserThatIsSignedOutMayLookForANewerWorkerOfTheBench() throws Exception {
+    mvc.perform(get("/bench-worker.js"))
+        .andExpect(status().isOk())
+        .andExpect(content().contentTypeCompatibleWith("text/javascript"));
+  }
+
+  @Test
   public void aBodyOfTenMegabytesIsRefusedBeforeItIsRead() throws Exception {
     byte[] large = new byte[10 * 1024 * 1024];
     mvc.perform(post("/dock/receive").content(large).cookie(session("tobiah")).with(csrf()))

@@ -91,6 +91,7 @@ class SecurityRules {
                         "/error",
                         "/webjars/**",
                         "/ui/**",
+                        "/bench-worker.js",
                         "/clock/feed/*")
                     .permitAll()
                     .requestMatchers("/cost/**")

@@ -15,6 +15,7 @@ import mosaicknife.core.quantity.Mass;
  * @param skipped whether it was left out
  * @param pieces how many parts are cut from it
  * @param purchased what the lot weighs
+ * @param ofFish what the fish on the board weighs; null where it was not weighed alone
  * @param fish how many fish
  * @param received when the lot came
  * @param finished when it was closed; null for an open one
@@ -28,10 +29,16 @@ record PlaceRow(
     Boolean skipped,
     Long pieces,
     Mass purchased,
+    Mass ofFish,
     int fish,
     Instant received,
     Instant finished,
     WeighingEntity weighing) {
+
+  /** What the part can weigh at most. */
+  Mass most() {
+    return ofFish == null ? purchased : ofFish;
+  }
 
   /** The weighing of this row. */
   Optional<WeighingEntity> link() {

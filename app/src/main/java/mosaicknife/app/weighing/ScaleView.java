@@ -78,7 +78,9 @@ public record ScaleView(
         over ? "" : text.substring(split + 1),
         reading.tare().isPositive() ? formats.mass(reading.tare()) : "",
         reading.motion().name().toLowerCase(Locale.ROOT),
-        taken ? formats.say("weighing.said.taken-put-the-next-part") : words(reading, formats),
+        taken && !over
+            ? formats.say("weighing.said.taken-put-the-next-part")
+            : words(reading, formats),
         reading.isTakeable() && !taken,
         numbered.reading().gross().milligrams(),
         numbered.reading().tare().milligrams(),

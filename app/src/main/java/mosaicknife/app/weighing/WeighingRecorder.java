@@ -82,7 +82,7 @@ public class WeighingRecorder implements WeighedParts {
    */
   @PreAuthorize("hasAuthority('WEIGH')")
   public Weighed take(Take take) {
-    List<PlaceRow> rows = place(take.lotId(), take.slot());
+    List<PlaceRow> rows = place(take.lotId(), take.slot(), take.fishNo());
     PlaceRow at = rows.get(0);
     List<WeighingEntity> links = links(rows);
     Mass mass = take.entry().mass();
@@ -94,7 +94,7 @@ public class WeighingRecorder implements WeighedParts {
     }
     checkOpen(take.lotId(), at);
     Refusal.ifFound(LotRules.fish(take.lotId(), at.fish(), at.name(), take.fishNo(), fish(links)));
-    Refusal.ifFound(LotRules.weight(at.name(), mass, at.purchased()));
+    Refusal.ifFound(LotRules.weight(at.name(), mass, at.purchased(), at.most()));
     checkInside(at, mass);
     if (at.pieces() > 0) {
       checkAbove(at.part(), at.name(), take.fishNo(), mass);
@@ -129,8 +129,8 @@ public class WeighingRecorder implements WeighedParts {
    */
   public record Weighed(String part, Mass mass) {}
 
-  private List<PlaceRow> place(long lotId, String slot) {
-    List<PlaceRow> rows = weighings.findPlace(lotId, slot);
+  private List<PlaceRow> place(long lotId, String slot, int fish) {
+    List<PlaceRow> rows = weighings.findPlace(lotId, slot, fish);
     if (rows.isEmpty()) {
       throw Refusal.ofMissing("lot.problem.there-is-no-lot-choose", lotId);
     }
@@ -307,12 +307,12 @@ public class WeighingRecorder implements WeighedParts {
    */
   @PreAuthorize("hasAuthority('WEIGH')")
   public Weighed move(long lotId, UUID id, UUID weighing, String slot) {
-    List<PlaceRow> rows = place(lotId, slot);
-    PlaceRow at = rows.get(0);
     WeighingEntity wrong =
         weighings
             .findById(weighing)
             .orElseThrow(() -> Refusal.ofInput("weighing.problem.that-weight-is-not-there"));
+    List<PlaceRow> rows = place(lotId, slot, wrong.fishNo());
+    PlaceRow at = rows.get(0);
     Mass mass = wrong.mass().orElse(Mass.ZERO);
     List<WeighingEntity> links = links(rows);
     if (links.stream().anyMatch(link -> link.id().equals(id))) {
@@ -323,6 +323,7 @@ public class WeighingRecorder implements WeighedParts {
     if (at.inARow() || last.filter(link -> !link.isTakenBack()).isPresent()) {
       throw Refusal.ofInput("weighing.problem.was-weighed-choose-another", at.name());
     }
+    Refusal.ifFound(LotRules.weight(at.name(), mass, at.purchased(), at.most()));
     takeBack(lotId, UUID.randomUUID(), weighing);
     Refusal.ifFound(LotRules.fish(lotId, at.fish(), at.name(), wrong.fishNo(), fish(links)));
     checkInside(at, mass);

@@ -47,7 +47,9 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
       select new mosaicknife.app.weighing.PlaceRow(
         p.id, p.name, p.parentId, p.inARow, p.skipped,
         (select count(c.id) from LotPartEntity c where c.parentId = p.id),
-        coalesce(l.own, l.invoiced), l.fishCount, l.receivedAt, l.finishedAt, w)
+        coalesce(l.own, l.invoiced),
+        (select f.mass from LotFishEntity f where f.key.lotId = l.id and f.key.fishNo = :fish),
+        l.fishCount, l.receivedAt, l.finishedAt, w)
       from LotEntity l
       left join LotPartEntity p on p.lotId = l.id and p.slot = :slot
       left join WeighingEntity w on w.partId = p.id
@@ -107,7 +109,7 @@ interface WeighingRepository extends Repository<WeighingEntity, UUID> {
   List<Long> findInOrder(Collection<Long> partIds);
 
   @Query(PLACE)
-  List<PlaceRow> findPlace(long lotId, String slot);
+  List<PlaceRow> findPlace(long lotId, String slot, int fish);
 
   @NativeQuery(INSIDE)
   List<MassRow> findInside(long parent);

@@ -140,6 +140,7 @@ public class BenchWordsTest extends WithDatabase {
       {1318, 0, Motion.STEADY, false, "1.318", "kg", "steady", true},
       {1318, 0, Motion.STEADY, true, "1.318", "kg", "taken: put the next part on", false},
       {1530, 212, Motion.STEADY, false, "1.318", "kg", "steady", true},
+      {15_000, 0, Motion.OVERLOADED, true, "too much", "", "overloaded: take something off", false},
       {87, 0, Motion.MOVING, false, "87", "g", "settling", false},
       {0, 0, Motion.STEADY, false, "0", "g", "empty", false},
       {0, 212, Motion.STEADY, false, "−212", "g", "below zero: tare again", false},

@@ -20,6 +20,8 @@ public enum LotProblem {
   PART_TOO_LIGHT,
   /** A part heavier than the lot: part, its mass, mass of the lot. */
   PART_ABOVE_LOT,
+  /** A part heavier than the fish it is of: part, its mass, mass of the fish. */
+  PART_ABOVE_FISH,
   /** Pieces heavier than what they are cut from: part, mass of the pieces, mass of the part. */
   PIECES_ABOVE_PART,
   /** A part lighter than what was cut from it: part, its mass, mass of the pieces. */

@@ -105,14 +105,18 @@ public final class LotRules {
    * @param part the name of the part
    * @param mass its mass
    * @param lot the mass of the lot
+   * @param fish the mass of the fish on the board where it is known, else of the lot
    * @return what is wrong with it, or nothing
    */
-  public static Optional<Finding> weight(String part, Mass mass, Mass lot) {
+  public static Optional<Finding> weight(String part, Mass mass, Mass lot, Mass fish) {
     if (mass.compareTo(SMALLEST_PART) < 0) {
       return found(LotProblem.PART_TOO_LIGHT, "", SMALLEST_PART);
     }
-    return mass.compareTo(lot) > 0
-        ? found(LotProblem.PART_ABOVE_LOT, "", part, mass, lot)
+    if (mass.compareTo(lot) > 0) {
+      return found(LotProblem.PART_ABOVE_LOT, "", part, mass, lot);
+    }
+    return mass.compareTo(fish) > 0
+        ? found(LotProblem.PART_ABOVE_FISH, "", part, mass, fish)
         : Optional.empty();
   }
 

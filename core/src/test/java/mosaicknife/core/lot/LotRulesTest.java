@@ -77,7 +77,9 @@ public class LotRulesTest {
   @Test(dataProvider = "weights")
   public void aPartWeighsAtLeastTwoGramsAndAtMostTheLot(long milligrams, LotProblem expected) {
     assertEquals(
-        what(LotRules.weight("Head", Mass.ofMilligrams(milligrams), Mass.ofGrams(4860))),
+        what(
+            LotRules.weight(
+                "Head", Mass.ofMilligrams(milligrams), Mass.ofGrams(4860), Mass.ofGrams(4860))),
         Optional.ofNullable(expected));
   }
 
@@ -126,6 +128,19 @@ public class LotRulesTest {
     assertEquals(LotRules.back("Head", 2, List.of(1, 2)), Optional.empty());
     assertEquals(
         what(LotRules.fish(7, 3, "Head", 2, List.of(0))), Optional.of(LotProblem.WEIGHED_TOGETHER));
+  }
+
+  @Test
+  public void aPartIsNotHeavierThanItsFishWhereThatIsKnown() {
+    Mass lot = Mass.ofGrams(3_000);
+    Mass fish = Mass.ofGrams(450);
+    assertEquals(LotRules.weight("Head", Mass.ofGrams(450), lot, fish), Optional.empty());
+    assertEquals(
+        what(LotRules.weight("Head", Mass.ofGrams(451), lot, fish)),
+        Optional.of(LotProblem.PART_ABOVE_FISH));
+    assertEquals(
+        what(LotRules.weight("Head", Mass.ofGrams(3_001), lot, fish)),
+        Optional.of(LotProblem.PART_ABOVE_LOT));
   }
 
   private static Inspection seen(OptionalDouble daysLeft) {

@@ -1,0 +1,157 @@
+package mosaicknife.app;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mosaicknife.app.weighing.Entry;
+import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.app.weighing.Take;
+import mosaicknife.app.weighing.WeighingRecorder;
+import mosaicknife.core.anatomy.State;
+import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotSheet;
+import mosaicknife.core.portion.Serving.Form;
+import mosaicknife.core.quantity.Fraction;
+import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.MassUnit;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.testng.annotations.Test;
+
+/** Thirty lots, cut and weighed in any way: every page tells the same plates of the same fish. */
+public class AgreementPagesTest extends WithPages {
+
+  private static final int LOTS = 30;
+  private static final List<String> FISH =
+      List.of("hake", "gurnard", "plaice", "pollack", "mackerel", "turbot", "farmed-trout");
+  private static final Pattern COUNT = Pattern.compile("(\\d+) plate");
+
+  @Autowired private LotSheets sheets;
+  @Autowired private WeighingRecorder bench;
+
+  private final Random random = new Random(26);
+
+  @Test
+  public void everyPageTellsTheSamePlates() throws Exception {
+    TestLots received = new TestLots(applicationContext);
+    Map<Long, Integer> fish = new TreeMap<>();
+    for (int i = 0; i < LOTS; i++) {
+      int count = 1 + random.nextInt(5);
+      double kilograms = count * (0.6 + random.nextDouble() * 2);
+      long lot =
+          received.receive(
+              FISH.get(i % FISH.size()), State.GUTTED, count, "%.3f".formatted(kilograms));
+      weigh(lot, count);
+      fish.put(lot, count);
+    }
+    Document today = Jsoup.parse(page("ines", "/"));
+    int together = 0;
+    for (long lot : fish.keySet()) {
+      String portion = 100 + random.nextInt(140) + (random.nextBoolean() ? " g" : "");
+      Form form = Form.values()[random.nextInt(Form.values().length)];
+      follow(
+          "ines",
+          "/plan/" + lot + "/portion",
+          "portion",
+          portion,
+          "form",
+          form.name(),
+          "pieces",
+          "2");
+      Document cost = Jsoup.parse(page("ines", "/cost/" + lot));
+      long plates = count(cost.select(".figure-note").text(), cost.text());
+      Document slice = Jsoup.parse(page("ines", "/slice/" + lot));
+      String at = "lot " + lot + " of " + fish.get(lot) + ", " + form + " at " + portion;
+      assertEquals(count(slice.select("#lot-title").text(), at), plates, "Slice, " + at);
+      Document plan = Jsoup.parse(page("ines", "/plan/" + lot));
+      assertEquals(
+          plan.select(".plan-sums dd > span").first().text().replace("≈ ", ""),
+          "" + plates,
+          "Plan, " + at);
+      together += sheets.get(lot).parts().stream().anyMatch(p -> p.pieces(0) > 0) ? 1 : 0;
+    }
+    assertTrue(together >= 5, together + " were weighed together");
+    assertTrue(today.select(".lots").size() > 0);
+    Document after = Jsoup.parse(page("ines", "/"));
+    for (var row : after.select(".lots tbody tr")) {
+      Matcher number = Pattern.compile("(?i)lot (\\d+)").matcher(row.select("th").text());
+      if (number.find() && fish.containsKey(Long.valueOf(number.group(1)))) {
+        long lot = Long.parseLong(number.group(1));
+        long plates =
+            count(Jsoup.parse(page("ines", "/cost/" + lot)).select(".figure-note").text(), "");
+        assertEquals(
+            row.select("td.wide-only").last().text().replace("≈ ", ""),
+            plates == 0 ? "–" : "" + plates,
+            "Today, lot " + lot);
+      }
+    }
+    received.close();
+  }
+
+  private static long count(String text, String where) {
+    Matcher plates = COUNT.matcher(text);
+    if (!plates.find()) {
+      assertTrue(text.contains("No plate") || text.isEmpty(), text + " | " + where);
+      return 0;
+    }
+    return Long.parseLong(plates.group(1));
+  }
+
+  /** The main cuts, and sometimes the rest, of each fish alone, of all together, or both ways. */
+  private void weigh(long lot, int count) {
+    LotSheet sheet = sheets.get(lot);
+    int way = random.nextInt(3);
+    boolean mainsOnly = random.nextBoolean();
+    for (LotPart part : sheet.expectedParts()) {
+      boolean main = sheet.planned(part.slot()).filter(p -> p.slot().isMain()).isPresent();
+      if (!main && mainsOnly) {
+        continue;
+      }
+      if (way == 0 || count == 1) {
+        for (int one = 1; one <= count; one++) {
+          take(lot, part, one, Fraction.of(1, count));
+        }
+      } else if (way == 1) {
+        take(lot, part, 0, Fraction.ONE);
+      } else {
+        take(lot, part, 1, Fraction.of(1, count));
+        take(lot, part, 0, Fraction.of(count - 1, count));
+      }
+    }
+  }
+
+  private void take(long lot, LotPart part, int fish, Fraction share) {
+    double of = 0.85 + random.nextDouble() * 0.2;
+    BigDecimal grams =
+        part.expected()
+            .orElseThrow()
+            .multipliedBy(share, RoundingMode.HALF_EVEN)
+            .inGrams()
+            .multiply(BigDecimal.valueOf(of))
+            .setScale(0, RoundingMode.HALF_UP)
+            .max(BigDecimal.ONE);
+    people.as(
+        "tobiah",
+        () ->
+            bench.take(
+                new Take(
+                    UUID.randomUUID(),
+                    lot,
+                    part.slot(),
+                    fish,
+                    Entry.of(MassText.parse(grams + " g", MassUnit.GRAM)),
+                    Optional.empty(),
+                    "")));
+  }
+}
