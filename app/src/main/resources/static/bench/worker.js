@@ -16,7 +16,7 @@ const keep = async function (key, answer) {
 };
 // a browser that has only just opened may need a moment for what it stored
 const kept = async function (key) {
-  for (let tries = 0; tries < 3; tries++) {
+  for (let tries = 0; tries < 25; tries++) {
     const found = await caches.open(CACHE).then((cache) => cache.match(key)).catch(() => null);
     if (found) return found;
     await new Promise((later) => { setTimeout(later, 200); });
