@@ -20,7 +20,7 @@ public class OuncesTest extends InBrowser {
 
   private static final BigDecimal OUNCE = new BigDecimal("28349.523125");
 
-  private static void system(Page page, String system) {
+  private void system(Page page, String system) {
     page.navigate(address("/house/units"));
     page.selectOption("#h-system", system);
     page.waitForResponse(
@@ -68,9 +68,8 @@ public class OuncesTest extends InBrowser {
     }
   }
 
-  private static long receive(Page page) {
-    page.navigate(address("/dock"));
-    page.click("text=Receive a lot");
+  private long receive(Page page) {
+    page.navigate(address("/dock/receive"));
     Page.CheckOptions forced = new Page.CheckOptions().setForce(true);
     page.check("input[value=gurnard]", forced);
     page.check("input[value=GUTTED]", forced);

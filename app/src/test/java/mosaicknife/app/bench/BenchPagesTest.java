@@ -389,6 +389,30 @@ public class BenchPagesTest extends WithPages {
   }
 
   @Test
+  public void afterFishWeighedAloneAllTogetherAreCalledTheOthers() throws Exception {
+    long lot = new TestLots(applicationContext).receive("gurnard", State.GUTTED, 3, "2.400");
+    for (int fish : new int[] {1, 2}) {
+      String page = page("tobiah", "/bench/" + lot + "?fish=0&part=head");
+      assertTrue(page.contains(fish == 1 ? "all together</span>" : "the other 2 together"), page);
+      follow(
+          "tobiah",
+          "/bench/" + lot + "/weighings",
+          "id",
+          UUID.randomUUID().toString(),
+          "part",
+          "head",
+          "fish",
+          "" + fish,
+          "source",
+          "typed",
+          "typed",
+          "150 g");
+    }
+    assertTrue(page("tobiah", "/bench/" + lot + "?fish=0&part=head").contains("the other fish"));
+    assertTrue(page("tobiah", "/bench/" + lot).contains("Time left, by the plan"));
+  }
+
+  @Test
   public void everyReadingOfARowIsAPortion() throws Exception {
     long lot = 2;
     String from =
