@@ -80,7 +80,7 @@ public class OuncesTest extends InBrowser {
     page.fill("#price", "6.00/lb");
     page.fill("#supplier", "Marram Quay Fish");
     page.click("button:has-text('Receive the lot')");
-    assertThat(page.locator(".alert-success")).containsText("is received: 5 lb 0.0 oz.");
+    assertThat(page.locator(".alert-success")).containsText("is received: 5 lb 0.0 oz, 4 fish.");
     return Long.parseLong(page.url().replaceAll(".*/dock/(\\d+).*", "$1"));
   }
 
