@@ -67,7 +67,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
   }
 
   /**
-   * Writes a range of masses of whole fish, short.
+   * Writes a range of masses, short.
    *
    * @param from the lightest
    * @param to the heaviest
@@ -76,13 +76,17 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
   public String range(Mass from, Mass to) {
     boolean small = system == UnitSystem.METRIC && to.compareTo(Mass.ofKilograms("1")) < 0;
     MassUnit unit = small ? MassUnit.GRAM : system.large();
-    return shortest(from, unit) + "–" + shortest(to, unit) + " " + unit.symbol();
+    String lightest = shortest(from, unit);
+    String heaviest = shortest(to, unit);
+    String both = lightest.equals(heaviest) ? lightest : lightest + "–" + heaviest;
+    return both + " " + unit.symbol();
   }
 
   private static String shortest(Mass mass, MassUnit unit) {
     return plain(
         new BigDecimal(mass.milligrams())
-            .divide(unitMilligrams(unit), 2, RoundingMode.HALF_UP)
+            // no scale of a kitchen shows parts of a gram
+            .divide(unitMilligrams(unit), unit == MassUnit.GRAM ? 0 : 2, RoundingMode.HALF_UP)
             .stripTrailingZeros());
   }
 

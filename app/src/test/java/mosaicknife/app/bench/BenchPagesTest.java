@@ -409,7 +409,7 @@ public class BenchPagesTest extends WithPages {
           "150 g");
     }
     assertTrue(page("tobiah", "/bench/" + lot + "?fish=0&part=head").contains("the other fish"));
-    assertTrue(page("tobiah", "/bench/" + lot).contains("Time left, by the plan"));
+    assertTrue(page("tobiah", "/bench/" + lot).contains("Time left"));
   }
 
   @Test

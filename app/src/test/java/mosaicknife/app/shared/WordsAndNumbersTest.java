@@ -53,6 +53,8 @@ public class WordsAndNumbersTest {
     assertEquals(IMPERIAL.roughly(Mass.ofGrams(18_000)), "≈ 39.7 lb");
     assertEquals(METRIC.range(Mass.ofGrams(800), Mass.ofGrams(1500)), "0.8–1.5 kg");
     assertEquals(METRIC.range(Mass.ofGrams(200), Mass.ofGrams(300)), "200–300 g");
+    assertEquals(METRIC.range(Mass.ofMilligrams(194_460), Mass.ofMilligrams(195_540)), "194–196 g");
+    assertEquals(METRIC.range(Mass.ofMilligrams(194_900), Mass.ofMilligrams(195_100)), "195 g");
     assertEquals(IMPERIAL.range(Mass.ofGrams(800), Mass.ofGrams(1500)), "1.76–3.31 lb");
   }
 
