@@ -163,7 +163,7 @@ final class Board {
 
   private Mass ofOne(LotPart part, Weighing taken, Mass mass, int fish) {
     List<Integer> of = part.fishOf(taken.fish(), lot.fish());
-    return of.size() == 1 ? mass : lot.shared(mass, of, fish);
+    return of.size() == 1 ? mass : lot.shared(mass, of).get(of.indexOf(fish));
   }
 
   private boolean isOfOneFish(LotPart part, int fish) {

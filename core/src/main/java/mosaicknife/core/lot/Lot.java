@@ -209,28 +209,23 @@ public record Lot(
    * @return one mass for each fish, together the part
    */
   public List<Mass> shared(Mass part) {
-    Mass all = Mass.total(each);
-    return each.isEmpty()
-        ? part.dividedInto(fish())
-        : part.sharedBy(each.stream().map(fish -> fish.dividedBy(all)).toList());
+    return shared(part, FishShares.all(fish()));
   }
 
   /**
-   * Returns what one of some fish has of a part of them that was weighed together.
+   * Shares a part of some fish out to each of them.
    *
    * @param part the mass of the part, from 0
    * @param fish the numbers of the fish it is of, from 1
-   * @param one which of them
-   * @return its share; those of all are the part
+   * @return one mass for each of them, in their order, together the part
    */
-  public Mass shared(Mass part, List<Integer> fish, int one) {
-    List<Mass> own = each.isEmpty() ? List.of() : fish.stream().map(n -> each.get(n - 1)).toList();
+  public List<Mass> shared(Mass part, List<Integer> fish) {
+    if (each.isEmpty()) {
+      return part.dividedInto(fish.size());
+    }
+    List<Mass> own = fish.stream().map(one -> each.get(one - 1)).toList();
     Mass all = Mass.total(own);
-    List<Mass> shares =
-        own.isEmpty()
-            ? part.dividedInto(fish.size())
-            : part.sharedBy(own.stream().map(mass -> mass.dividedBy(all)).toList());
-    return shares.get(fish.indexOf(one));
+    return part.sharedBy(own.stream().map(mass -> mass.dividedBy(all)).toList());
   }
 
   /**

@@ -264,20 +264,15 @@ public final class TestLot {
 
   /** A part goes to a dish with a portion of its own. */
   TestLot dish(String slot, String dish, Serving serving) {
-    return change(
-        slot,
-        part ->
-            with(
-                part,
-                part.skipped(),
-                part.staysOn(),
-                part.putInto(),
-                Optional.of(Purpose.PLATE),
-                new Destination.ToDish(dish.hashCode(), dish, false, serving)));
+    return served(slot, new Destination.ToDish(dish.hashCode(), dish, false, serving));
   }
 
   /** A part goes to a dish that is raw. */
   TestLot rawDish(String slot, String dish) {
+    return served(slot, new Destination.ToDish(1, dish, true, Serving.slices(Mass.ofGrams(60))));
+  }
+
+  private TestLot served(String slot, Destination to) {
     return change(
         slot,
         part ->
@@ -287,7 +282,7 @@ public final class TestLot {
                 part.staysOn(),
                 part.putInto(),
                 Optional.of(Purpose.PLATE),
-                new Destination.ToDish(1, dish, true, Serving.slices(Mass.ofGrams(60)))));
+                to));
   }
 
   TestLot inspected(Inspection seen) {
