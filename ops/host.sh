@@ -30,7 +30,7 @@ missing_packages() { # $1 plain | with-browser | with-proxy
   [ -n "${MOSAIC_JAR:-}" ] || command -v mvn >/dev/null || say maven
   { [ -n "$(pg_bin)" ] && [ -x "$(pg_bin)/initdb" ]; } || say postgresql
   command -v openssl >/dev/null || say openssl
-  [ "$1" = plain ] || command -v chromium >/dev/null || say chromium
+  [ "$1" = plain ] || command -v chromium-headless-shell >/dev/null || say chromium-headless-shell
   [ "$1" != with-proxy ] || [ -x /usr/sbin/nginx ] || say nginx
   [ "$1" != with-proxy ] || command -v curl >/dev/null || say curl
 }

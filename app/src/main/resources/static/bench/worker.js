@@ -1,43 +1,62 @@
 // Opens the bench of a lot while the server is away: the page as it was last seen, with its styles
-// and scripts. What was weighed meanwhile is not here but in the browser's database (queue.js).
+// and scripts. What was weighed meanwhile lies in a store of its own (queue.js). Both are on the disk
+// before they count as kept: what the browser's cache was given last is lost if it is closed at once.
 "use strict";
-const CACHE = "bench-1";
+const STORE = "pages";
 const isBench = function (url) { return /^\/bench\/\d+$/.test(url.pathname); };
 const isStatic = function (url) { return url.pathname.startsWith("/ui/") || url.pathname.startsWith("/webjars/"); };
 
-self.addEventListener("install", function () { self.skipWaiting(); });
-self.addEventListener("activate", function (event) { event.waitUntil(self.clients.claim()); });
-
+let opened = null;
+const database = function () {
+  opened ??= new Promise(function (resolve, reject) {
+    const request = indexedDB.open("mosaic-pages", 1);
+    request.onupgradeneeded = function () { request.result.createObjectStore(STORE); };
+    request.onerror = function () { reject(request.error); };
+    request.onsuccess = function () {
+      // who signs out throws all of it away
+      request.result.onversionchange = function () { opened = null; request.result.close(); };
+      resolve(request.result);
+    };
+  }).catch(function (e) { opened = null; throw e; });
+  return opened;
+};
+const run = async function (mode, work) {
+  const db = await database();
+  return new Promise(function (resolve, reject) {
+    const transaction = db.transaction(STORE, mode, { durability: "strict" });
+    const request = work(transaction.objectStore(STORE));
+    transaction.oncomplete = function () { resolve(request.result); };
+    transaction.onerror = transaction.onabort = function () { reject(transaction.error); };
+  });
+};
 // without room the page is shown all the same, only not kept
 const keep = async function (key, answer) {
   try {
-    await (await caches.open(CACHE)).put(key, answer);
+    const one = { headers: [...answer.headers], body: await answer.arrayBuffer() };
+    await run("readwrite", (pages) => pages.put(one, key));
   } catch (e) { /* as above */ }
 };
-// a browser that has only just opened may need a moment for what it stored
 const kept = async function (key) {
-  for (let tries = 0; tries < 25; tries++) {
-    const found = await caches.open(CACHE).then((cache) => cache.match(key)).catch(() => null);
-    if (found) return found;
-    await new Promise((later) => { setTimeout(later, 200); });
-  }
-  return null;
+  const one = await run("readonly", (pages) => pages.get(key)).catch(() => null);
+  return one ? new Response(one.body, { headers: one.headers }) : null;
 };
-const freshElseKept = async function (request, key) {
+const freshElseKept = async function (event, request, key) {
   const answer = await fetch(request).catch(() => null);
   if (!answer || answer.status >= 500) return (await kept(key)) || answer || Response.error();
-  if (answer.ok && !answer.redirected) await keep(key, answer.clone());
+  if (answer.ok && !answer.redirected) event.waitUntil(keep(key, answer.clone()));
   return answer;
 };
 // the names of static files change with their content
-const keptElseFresh = async function (request) {
-  const cache = await caches.open(CACHE);
-  const kept = await cache.match(request);
-  if (kept) return kept;
+const keptElseFresh = async function (event, request) {
+  const before = await kept(request.url);
+  if (before) return before;
   const answer = await fetch(request);
-  if (answer.ok) await cache.put(request, answer.clone());
+  if (answer.ok) event.waitUntil(keep(request.url, answer.clone()));
   return answer;
 };
+
+self.addEventListener("install", function () { self.skipWaiting(); });
+self.addEventListener("activate", function (event) { event.waitUntil(self.clients.claim()); });
 
 // The first visit was over before this worker could see it: the page names what it is made of.
 self.addEventListener("message", function (event) {
@@ -45,14 +64,19 @@ self.addEventListener("message", function (event) {
   event.waitUntil(Promise.all(wanted.map(function (address) {
     const url = new URL(address, self.location.origin);
     if (url.origin !== self.location.origin) return null;
-    if (isBench(url)) return freshElseKept(new Request(url.pathname, { credentials: "same-origin" }), url.pathname);
-    return isStatic(url) ? keptElseFresh(new Request(url.href)) : null;
+    if (isBench(url)) {
+      return freshElseKept(event, new Request(url.pathname, { credentials: "same-origin" }), url.pathname);
+    }
+    return isStatic(url) ? keptElseFresh(event, new Request(url.href)) : null;
   })).catch(function () { /* what is missing is kept at the next visit */ }));
 });
 
 self.addEventListener("fetch", function (event) {
   const url = new URL(event.request.url);
   if (event.request.method !== "GET" || url.origin !== self.location.origin) return;
-  if (event.request.mode === "navigate" && isBench(url)) event.respondWith(freshElseKept(event.request, url.pathname));
-  else if (isStatic(url)) event.respondWith(keptElseFresh(event.request));
+  if (event.request.mode === "navigate" && isBench(url)) {
+    event.respondWith(freshElseKept(event, event.request, url.pathname));
+  } else if (isStatic(url)) {
+    event.respondWith(keptElseFresh(event, event.request));
+  }
 });

@@ -85,7 +85,7 @@ document.querySelectorAll(".print-it").forEach((button) => {
 
 // who signs out leaves no page behind in this browser
 document.querySelector('form[action$="/sign-out"]')?.addEventListener("submit", () => {
-  window.caches?.delete("bench-1");
+  window.indexedDB?.deleteDatabase("mosaic-pages");
   Object.keys(localStorage)
     .filter((key) => key.startsWith("bench-model-"))
     .forEach((key) => localStorage.removeItem(key));

@@ -48,11 +48,18 @@ public class FieldsAndRolesTest extends WithPages {
   /** What stands for the variables of an address: lots, orders, makings and so on of the demo. */
   private static final List<String> VALUES = List.of("1", "3", "5", "hake", "frame");
 
+  /** Pages of one address differ by what they are about, not by who may see it. */
+  private static final int ENOUGH = 2;
+
   /** Walks every address that shows something, as the application itself lists them. */
   private Map<String, String> shownTo(String who) throws Exception {
     Map<String, String> shown = new TreeMap<>();
     for (String path : addresses()) {
+      int found = 0;
       for (String value : path.contains("{") ? VALUES : List.of("")) {
+        if (found == ENOUGH) {
+          break;
+        }
         String address = path.replaceAll("\\{[^/]*}(?=/|\\.|$)", value);
         MockHttpServletRequestBuilder request = get(address).cookie(session(who));
         if (path.startsWith("/api/")) {
@@ -62,6 +69,7 @@ public class FieldsAndRolesTest extends WithPages {
         assertTrue(answer.getStatus() < 500, address + " for " + who + " fails");
         if (answer.getStatus() == 200) {
           shown.put(address, textOf(answer));
+          found++;
         }
       }
     }

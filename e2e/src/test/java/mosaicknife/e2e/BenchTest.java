@@ -7,7 +7,6 @@ import static org.testng.Assert.assertNotEquals;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -141,9 +140,7 @@ public class BenchTest extends InBrowser {
     page.click("#take-typed");
     assertThat(page.locator(".tally tr.weighed .flags")).containsText("⌨");
     assertThat(page.locator("#live-words"))
-        .hasText(
-            Pattern.compile("steady|empty|overloaded.*|settling"),
-            new LocatorAssertions.HasTextOptions().setTimeout(12_000));
+        .hasText(Pattern.compile("steady|empty|overloaded.*|settling"));
     openStandIn(page);
     page.click("#stand-in button[value=off]");
     assertThat(page.locator("#live-words")).hasText("empty");

@@ -84,11 +84,11 @@ public class FirstOwnerTest extends InBrowser {
 
     page.navigate(address("/welcome?link=" + LINK));
     assertThat(page.locator(".alert-danger")).containsText("This link was used or has ended.");
+    ofTwoOwnersWhoDemoteEachOtherAtOnceOneStays();
   }
 
   /** In a house of its own, since for a moment it may have one owner only. */
-  @Test(dependsOnMethods = "theFirstOwnerFoundsTheHouseOnceAndReceivesTheFirstFish")
-  public void ofTwoOwnersWhoDemoteEachOtherAtOnceOneStays() throws Exception {
+  private void ofTwoOwnersWhoDemoteEachOtherAtOnceOneStays() throws Exception {
     PeopleRegister people = bean(PeopleRegister.class);
     long first = people.everybody().get(0).id();
     long second =

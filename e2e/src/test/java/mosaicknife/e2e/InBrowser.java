@@ -7,7 +7,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ColorScheme;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalTime;
@@ -29,16 +28,6 @@ import org.testng.annotations.BeforeClass;
 
 /** The real application on a fresh database, and Debian's Chromium in front of it. */
 abstract class InBrowser {
-
-  private static final List<String> FLAGS =
-      List.of(
-          "--no-sandbox",
-          "--disable-gpu",
-          "--disable-quic",
-          "--no-first-run",
-          "--disable-background-networking",
-          "--disable-component-update",
-          "--disable-sync");
 
   /** Guards the house that several classes look at, whoever of them comes first. */
   private static final Object SHARING = new Object();
@@ -98,7 +87,7 @@ abstract class InBrowser {
     } else {
       moveIn();
     }
-    PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+    Patience.forAssertions();
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -107,8 +96,8 @@ abstract class InBrowser {
             .chromium()
             .launch(
                 new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(FLAGS));
+                    .setExecutablePath(Chromium.PATH)
+                    .setArgs(Chromium.FLAGS));
   }
 
   private void moveIn() {
@@ -209,8 +198,7 @@ abstract class InBrowser {
                 .setViewportSize(width, height)
                 .setColorScheme(scheme));
     contexts.add(context);
-    Page page = context.newPage();
-    page.setDefaultTimeout(15_000);
+    Page page = Patience.with(context.newPage());
     page.onPageError(complaints::add);
     page.onConsoleMessage(
         message -> {

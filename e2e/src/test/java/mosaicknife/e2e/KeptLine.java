@@ -27,7 +27,7 @@ final class KeptLine implements AutoCloseable {
     if (socket == null) {
       socket = new Socket("127.0.0.1", port);
       socket.setTcpNoDelay(true);
-      socket.setSoTimeout(20_000);
+      socket.setSoTimeout(Patience.MILLIS);
       in = new BufferedInputStream(socket.getInputStream());
     }
   }

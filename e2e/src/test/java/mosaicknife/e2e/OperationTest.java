@@ -30,8 +30,16 @@ public class OperationTest {
     machine.must("start");
   }
 
+  /** One after the other in one house: as methods of their own it would run while others wait. */
   @Test
-  public void theFirstOwnersLinkIsForNobodyElseToRead() throws Exception {
+  public void aHouseRunByTheScriptHoldsWhatItPromises() throws Exception {
+    theFirstOwnersLinkIsForNobodyElseToRead();
+    theApplicationsRoleMayLittle();
+    whenBothAreKilledItComesBackAndNothingIsLostOrDoubled();
+    aBackupIsCheckedAndWhatIsNoneIsRefusedWithTheHouseAsItWas();
+  }
+
+  private void theFirstOwnersLinkIsForNobodyElseToRead() throws Exception {
     Path link = machine.home().resolve("first-owner");
     assertEquals(PosixFilePermissions.toString(Files.getPosixFilePermissions(link)), "rw-------");
     try (var logs = Files.list(machine.home().resolve("log"))) {
@@ -43,8 +51,7 @@ public class OperationTest {
     assertFalse(Files.exists(link), "a used link is forgotten");
   }
 
-  @Test(dependsOnMethods = "theFirstOwnersLinkIsForNobodyElseToRead")
-  public void theApplicationsRoleMayLittle() throws Exception {
+  private void theApplicationsRoleMayLittle() throws Exception {
     assertEquals(
         machine.ask(
             "select rolsuper or rolcreatedb or rolcreaterole or rolreplication from pg_roles where"
@@ -57,8 +64,7 @@ public class OperationTest {
         "0");
   }
 
-  @Test(dependsOnMethods = "theFirstOwnersLinkIsForNobodyElseToRead")
-  public void whenBothAreKilledItComesBackAndNothingIsLostOrDoubled() throws Exception {
+  private void whenBothAreKilledItComesBackAndNothingIsLostOrDoubled() throws Exception {
     try (Weighers weighers = new Weighers("http://127.0.0.1:" + machine.port(), 4)) {
       weighers.begin();
       weighers.await(20);
@@ -91,8 +97,7 @@ public class OperationTest {
         .orElse("");
   }
 
-  @Test(dependsOnMethods = "whenBothAreKilledItComesBackAndNothingIsLostOrDoubled")
-  public void aBackupIsCheckedAndWhatIsNoneIsRefusedWithTheHouseAsItWas() throws Exception {
+  private void aBackupIsCheckedAndWhatIsNoneIsRefusedWithTheHouseAsItWas() throws Exception {
     Path good = machine.home().resolve("house.backup");
     machine.must("backup", good.toString());
     assertEquals(PosixFilePermissions.toString(Files.getPosixFilePermissions(good)), "rw-------");

@@ -11,8 +11,6 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.assertions.LocatorAssertions;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.RequestOptions;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -52,7 +50,7 @@ public class OutageTest {
     houses = new Houses();
     port = Houses.freePort();
     profile = Files.createTempDirectory("mosaic-browser");
-    PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
+    Patience.forAssertions();
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -65,12 +63,10 @@ public class OutageTest {
             .launchPersistentContext(
                 profile,
                 new BrowserType.LaunchPersistentContextOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setExecutablePath(Chromium.PATH)
                     .setViewportSize(1280, 800)
-                    .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic")));
-    Page page = browser.newPage();
-    page.setDefaultTimeout(20_000);
-    return page;
+                    .setArgs(Chromium.FLAGS));
+    return Patience.with(browser.newPage());
   }
 
   private String address(String path) {
@@ -108,8 +104,20 @@ public class OutageTest {
     assertThat(page.locator("#live-words")).hasText("empty");
     // the first visit is enough to open the bench while the server is away
     page.waitForFunction(
-        "async () => [...await (await caches.open('bench-1')).keys()].length > 10"
-            + " && Boolean(await caches.match('/bench/7'))");
+        """
+        () => new Promise((resolve) => {
+          const request = indexedDB.open('mosaic-pages', 1);
+          request.onupgradeneeded = () => request.transaction.abort();
+          request.onerror = () => resolve(false);
+          request.onsuccess = () => {
+            const kept = request.result.transaction('pages').objectStore('pages').getAllKeys();
+            kept.onsuccess = () => {
+              request.result.close();
+              resolve(kept.result.length > 10 && kept.result.includes('/bench/7'));
+            };
+          };
+        })
+        """);
     type(page, "400 g");
     assertThat(page.locator("#said")).hasText("Fins and tail 400 g taken.");
 
@@ -162,13 +170,10 @@ public class OutageTest {
     page.click("#take-button");
     assertThat(page.locator(".tally tr.waits .weight")).containsText(shown);
     type(page, "2.160 kg");
-    assertThat(page.locator("#waiting"))
-        .containsText(
-            "2 weights wait here", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+    assertThat(page.locator("#waiting")).containsText("2 weights wait here");
     everythingSaysThatTheDatabaseIsAway(page);
     houses.startDatabase();
-    assertThat(page.locator(".tally tr.waits"))
-        .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+    assertThat(page.locator(".tally tr.waits")).hasCount(0);
     List<String> all = stored();
     assertEquals(all.subList(0, first.size()), first);
     assertEquals(all.size(), first.size() + 2, all.toString());

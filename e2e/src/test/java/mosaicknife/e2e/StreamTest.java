@@ -45,7 +45,7 @@ public class StreamTest extends InBrowser {
   }
 
   private static BufferedReader reader(Socket socket) throws IOException {
-    socket.setSoTimeout(20_000);
+    socket.setSoTimeout(Patience.MILLIS);
     return new BufferedReader(
         new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));
   }

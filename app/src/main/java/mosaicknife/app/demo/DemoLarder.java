@@ -1,5 +1,8 @@
 package mosaicknife.app.demo;
 
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +25,7 @@ import mosaicknife.app.weighing.Take;
 import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.heat.Chilled;
 import mosaicknife.core.larder.Entry.Out;
 import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.lot.Arrival;
@@ -43,6 +47,8 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
 class DemoLarder {
+
+  private static final Duration COOLED = Duration.ofHours(3);
 
   private static final Map<String, String> HAKE =
       Map.of(
@@ -72,6 +78,7 @@ class DemoLarder {
   private final PurposeAssigner purposes;
   private final LarderKeeper larder;
   private final UseBook book;
+  private final Clock clock;
 
   DemoLarder(
       DemoPeople people,
@@ -82,7 +89,8 @@ class DemoLarder {
       LotSheets sheets,
       PurposeAssigner purposes,
       LarderKeeper larder,
-      UseBook book) {
+      UseBook book,
+      Clock clock) {
     this.people = people;
     this.houses = houses;
     this.catalogue = catalogue;
@@ -92,6 +100,7 @@ class DemoLarder {
     this.purposes = purposes;
     this.larder = larder;
     this.book = book;
+    this.clock = clock;
   }
 
   void load(Named lantern, Named counter) {
@@ -204,6 +213,11 @@ class DemoLarder {
             UUID.randomUUID(),
             away("rillettes", "0.360 kg", 4, today.plusDays(3), counter, "Counter fridge"),
             List.of(LarderKeeper.Input.part(lot, "belly", Mass.ofGrams(290))));
+    Instant now = clock.instant();
+    for (String cooked : List.of(stock, rillettes)) {
+      larder.chilled(
+          cooked, new Chilled(Temperature.ofCelsius(4), now, now.minus(COOLED), "probe 1"));
+    }
     larder.takeUnits(UUID.randomUUID(), rillettes, 1, Out.EATEN, "");
     larder.take(UUID.randomUUID(), stock, Optional.of(Mass.ofGrams(450)), Out.EATEN, "");
   }
@@ -217,7 +231,7 @@ class DemoLarder {
         MassText.parse(mass, MassUnit.KILOGRAM).mass(),
         units,
         new mosaicknife.core.use.Batch(made, Mass.ofGrams(400), Mass.ofGrams(400))
-            .additions(houses.house().formats().currency()),
+            .outlay(houses.house().labourPerHour(), units, Map.of()),
         made.allergens(),
         new Shelved.Traits(false, false, false),
         Optional.of(until),

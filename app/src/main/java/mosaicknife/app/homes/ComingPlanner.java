@@ -85,8 +85,7 @@ class ComingPlanner {
     CutPlan.Fish fish =
         new CutPlan.Fish(
             line.species(), line.state(), line.fish(), line.mass(), HouseNorms.STARTING);
-    return Coming.parts(
-        "order:" + line.id(), CutPlan.of(fish, Choices.USUAL, catalogue.now()), venue);
+    return Coming.parts("" + line.id(), CutPlan.of(fish, Choices.USUAL, catalogue.now()), venue);
   }
 
   private Day day(LocalDate day, List<OnHand> parts, Map<Long, String> venues, Formats formats) {

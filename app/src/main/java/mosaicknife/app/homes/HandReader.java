@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import mosaicknife.app.cutplan.PreWorkTicker;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.larder.Item;
@@ -23,6 +24,7 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.Cavity;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,9 +36,6 @@ public class HandReader {
 
   private static final int MOST_LOTS = 60;
   private static final int LATELY_DAYS = 7;
-
-  /** Under this number stands what is promised of items on shelves, by their codes. */
-  private static final long SHELVES = 0;
 
   private final LotRegister lots;
   private final LotSheets sheets;
@@ -81,20 +80,31 @@ public class HandReader {
     return parts(Map.of());
   }
 
-  private static Map<Long, Map<String, Mass>> promised(List<ToMake> open) {
-    Map<Long, Map<String, Mass>> promised = new HashMap<>();
-    open.stream()
+  private static Map<HandId, Mass> promised(List<ToMake> open) {
+    return open.stream()
         .flatMap(one -> one.from().stream())
-        .forEach(
-            input ->
-                promised
-                    .computeIfAbsent(
-                        input.item().isEmpty() ? input.lot() : SHELVES, key -> new HashMap<>())
-                    .merge(
-                        input.item().isEmpty() ? input.slot() : input.item(),
-                        input.mass(),
-                        Mass::plus));
-    return promised;
+        .collect(Collectors.toMap(Input::of, Input::mass, Mass::plus));
+  }
+
+  /** What is promised of the parts of a lot at the board, by slot. */
+  private static Map<String, Mass> of(Map<HandId, Mass> promised, long lot) {
+    Map<String, Mass> slots = new HashMap<>();
+    promised.forEach(
+        (id, mass) -> {
+          if (id instanceof HandId.Cut cut && cut.lot() == lot) {
+            slots.put(cut.slot(), mass);
+          }
+        });
+    return slots;
+  }
+
+  /** What is promised of an item. */
+  private static Mass of(Map<HandId, Mass> promised, String label) {
+    return Mass.total(
+        promised.entrySet().stream()
+            .filter(one -> one.getKey() instanceof HandId.Kept kept && kept.label().equals(label))
+            .map(Map.Entry::getValue)
+            .toList());
   }
 
   /** The lots of the last days, open or closed. */
@@ -162,7 +172,7 @@ public class HandReader {
         .toList();
   }
 
-  private List<OnHand> parts(Map<Long, Map<String, Mass>> promised) {
+  private List<OnHand> parts(Map<HandId, Mass> promised) {
     List<Lot> wanted = lately();
     Collection<Long> ids = wanted.stream().map(Lot::id).toList();
     Map<Long, Set<PreWork.Task>> done = works.done(ids);
@@ -174,14 +184,14 @@ public class HandReader {
                         sheet,
                         sheet.lot().venue().id(),
                         done.getOrDefault(sheet.lot().id(), Set.of()),
-                        promised.getOrDefault(sheet.lot().id(), Map.of()),
+                        of(promised, sheet.lot().id()),
                         houses.today())
                         .stream());
-    return Stream.concat(cut, onShelves(promised.getOrDefault(SHELVES, Map.of()))).toList();
+    return Stream.concat(cut, onShelves(promised)).toList();
   }
 
   /** Parts as they were cut that lie on shelves. */
-  private Stream<OnHand> onShelves(Map<String, Mass> promised) {
+  private Stream<OnHand> onShelves(Map<HandId, Mass> promised) {
     List<Item> items =
         shelves.onShelves().stream()
             .filter(item -> ShelfHand.mayWait(item, houses.today()))
@@ -195,7 +205,7 @@ public class HandReader {
         .flatMap(
             item -> {
               long lot = item.trace().lots().iterator().next();
-              Mass gone = promised.getOrDefault(item.shelved().code(), Mass.ZERO);
+              Mass gone = of(promised, item.shelved().code());
               return ShelfHand.of(
                   item, of.get(lot), done.getOrDefault(lot, Set.of()), gone, houses.today())
                   .stream();

@@ -14,6 +14,7 @@ import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.PlanQuestion;
 import mosaicknife.core.use.PlanQuestion.Lock;
@@ -102,13 +103,12 @@ public class HomePlanner {
     }
     List<Lock> locks = new ArrayList<>();
     if (locked) {
-      Map<String, OnHand> byId = parts.stream().collect(Collectors.toMap(OnHand::id, part -> part));
+      Map<HandId, OnHand> byId = parts.stream().collect(Collectors.toMap(OnHand::id, part -> part));
       for (ToMake one : decided) {
         for (Input input : one.from()) {
-          String id =
-              input.lot() + ":" + input.slot() + (input.item().isEmpty() ? "" : ":" + input.item());
-          if (byId.containsKey(id) && input.mass().compareTo(byId.get(id).mass()) <= 0) {
-            locks.add(new Lock(id, one.use().code(), one.venue(), input.mass()));
+          OnHand part = byId.get(input.of());
+          if (part != null && input.mass().compareTo(part.mass()) <= 0) {
+            locks.add(new Lock(part.id(), one.use().code(), one.venue(), input.mass()));
           }
         }
       }

@@ -10,6 +10,7 @@ import mosaicknife.app.shared.Formats;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.Qualification;
 import mosaicknife.core.use.UsePlan.Making;
@@ -42,7 +43,7 @@ final class HomeView {
         .map(
             part ->
                 new PartRow(
-                    part.id(),
+                    part.id().text(),
                     name(part, formats),
                     part.measured() ? formats.mass(part.mass()) : formats.about(part.mass()),
                     uses.stream().filter(use -> Qualification.qualifies(use, part)).toList(),
@@ -119,10 +120,12 @@ final class HomeView {
 
   /** Two lots may have a part of the same name. */
   static String name(OnHand part, Formats formats) {
-    String[] id = part.id().split(":", -1);
-    return id.length > 2
-        ? formats.say("homes.said.part-on-shelf", part.name(), id[2])
-        : formats.say("homes.said.part-of-lot", part.name(), id[0]);
+    if (part.id() instanceof HandId.Kept kept) {
+      return formats.say("homes.said.part-on-shelf", part.name(), kept.label());
+    }
+    return part.id() instanceof HandId.Cut cut
+        ? formats.say("homes.said.part-of-lot", part.name(), cut.lot())
+        : part.name();
   }
 
   /** A making as it is sent back when it is accepted. */
@@ -133,7 +136,7 @@ final class HomeView {
         + "@"
         + making.units()
         + making.from().stream()
-            .map(grams -> "@" + grams.part().id() + "=" + grams.mass().milligrams())
+            .map(grams -> "@" + grams.part().id().text() + "=" + grams.mass().milligrams())
             .collect(Collectors.joining());
   }
 

@@ -28,6 +28,7 @@ import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.PlanQuestion;
 import mosaicknife.core.use.UsePlan;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -175,16 +176,24 @@ class HomesController {
     if (fields.length < 4 || fields.length > 200) {
       throw Refusal.ofStale("weighing.problem.the-page-was-not-complete");
     }
-    Map<String, Mass> from = new LinkedHashMap<>();
+    Map<HandId, Mass> from = new LinkedHashMap<>();
     for (int i = 3; i < fields.length; i++) {
       String[] grams = fields[i].split("=", -1);
       if (grams.length != 2 || !grams[1].matches("[0-9]{1,12}")) {
         throw Refusal.ofStale("weighing.problem.the-page-was-not-complete");
       }
-      from.put(grams[0], Mass.ofMilligrams(Long.parseLong(grams[1])));
+      from.put(part(grams[0]), Mass.ofMilligrams(Long.parseLong(grams[1])));
     }
     return new Choice(
         fields[0], Typed.id(fields[1], "venue"), Typed.count(fields[2], 1, MOST, "units"), from);
+  }
+
+  private static HandId.Here part(String sent) {
+    try {
+      return HandId.parse(sent);
+    } catch (IllegalArgumentException wrong) {
+      throw Refusal.ofInput("homes.problem.not-on-hand");
+    }
   }
 
   /** Somebody knows better: these grams become that. */
@@ -206,7 +215,7 @@ class HomesController {
               ClientIds.of(id),
               use,
               Typed.id(venue, "venue"),
-              part,
+              part(part),
               mass(amount),
               units.isBlank()
                   ? OptionalInt.empty()

@@ -8,8 +8,10 @@ import mosaicknife.app.homes.MakingBook.Called;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.larder.LabelFacts;
 import mosaicknife.core.use.Batch;
 import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.RecipeLine;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -57,7 +59,8 @@ class MakeList {
       List<LegRow> legs,
       List<String> ingredients,
       List<String> cautions,
-      String pot) {
+      String pot,
+      boolean hot) {
 
     /** How many things of it are still to be sent. */
     public long toSend() {
@@ -72,7 +75,7 @@ class MakeList {
   @Transactional(readOnly = true)
   public List<MakeRow> rows() {
     List<ToMake> all = open.toMake();
-    Map<String, Called> names = open.names(all);
+    Map<HandId.Cut, Called> names = open.names(all);
     Map<Long, String> venues = houses.venueNames();
     Formats formats = houses.house().formats();
     Map<Long, String> pots = hob.pots();
@@ -81,7 +84,7 @@ class MakeList {
 
   private MakeRow row(
       ToMake one,
-      Map<String, Called> names,
+      Map<HandId.Cut, Called> names,
       Map<Long, String> venues,
       Map<Long, String> pots,
       Formats formats) {
@@ -99,7 +102,8 @@ class MakeList {
         transfers.legs(one).stream().map(leg -> leg(one, leg, names, venues, formats)).toList(),
         ingredients(one, batch, products.of(batch, one.venue()), formats),
         cautions(one, formats),
-        pots.getOrDefault(one.id(), ""));
+        pots.getOrDefault(one.id(), ""),
+        LabelFacts.comesHot(one.use()));
   }
 
   /** What to be careful about; of a filling also how much of it one fish takes. */
@@ -121,20 +125,20 @@ class MakeList {
     return all;
   }
 
-  private static String from(Input input, Map<String, Called> names, Formats formats) {
-    Called part = names.get(input.lot() + ":" + input.slot());
-    boolean board = input.item().isEmpty();
+  private static String from(Input input, Map<HandId.Cut, Called> names, Formats formats) {
+    Called part = names.get(input.cut());
+    boolean board = input.label().isEmpty();
     return formats.say(
         board ? "homes.said.from" : "homes.said.from-shelf",
         board && !part.weighed() ? formats.about(input.mass()) : formats.mass(input.mass()),
         part.name(),
-        board ? input.lot() : input.item());
+        board ? input.of().lot() : input.label().get());
   }
 
   private static LegRow leg(
       ToMake one,
       Transfers.Leg leg,
-      Map<String, Called> names,
+      Map<HandId.Cut, Called> names,
       Map<Long, String> venues,
       Formats formats) {
     return new LegRow(
@@ -142,10 +146,10 @@ class MakeList {
         formats.say(
             leg.sent() ? "homes.said.on-its-way" : "homes.said.to-send",
             leg.input().mass(),
-            names.get(leg.input().lot() + ":" + leg.input().slot()).name(),
+            names.get(leg.input().cut()).name(),
             venues.getOrDefault(leg.from(), "?"),
             venues.getOrDefault(one.venue(), "?")),
-        leg.input().item(),
+        leg.input().label().orElse(""),
         leg.sent());
   }
 
@@ -154,7 +158,8 @@ class MakeList {
     List<String> all = new ArrayList<>();
     for (Batch.Ingredient in : batch.ingredients()) {
       List<Input> there = products.getOrDefault(in.line(), List.of());
-      String codes = there.stream().map(Input::item).collect(Collectors.joining(", "));
+      String codes =
+          there.stream().flatMap(input -> input.label().stream()).collect(Collectors.joining(", "));
       all.add(
           there.isEmpty()
               ? formats.say("homes.said.ingredient", in.line().name(), in.mass())

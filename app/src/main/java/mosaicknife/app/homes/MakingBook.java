@@ -15,6 +15,7 @@ import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.UseCatalogue;
 import org.springframework.stereotype.Service;
@@ -69,8 +70,7 @@ public class MakingBook {
                 Collectors.groupingBy(
                     MakingSourceEntity::makingId,
                     Collectors.mapping(
-                        one -> new Input(one.lotId(), one.slot(), label(one, sent), one.mass()),
-                        Collectors.toList())));
+                        one -> new Input(of(one, sent), one.mass()), Collectors.toList())));
     return open.stream()
         .map(
             one ->
@@ -84,8 +84,8 @@ public class MakingBook {
         .toList();
   }
 
-  /** The label something lies under: from the beginning, or since it was sent. */
-  private String label(MakingSourceEntity source, List<MakingWayEntity> sent) {
+  /** At the board, or under a label: from the beginning, or since it was sent. */
+  private HandId.Here of(MakingSourceEntity source, List<MakingWayEntity> sent) {
     Optional<Long> under =
         Optional.ofNullable(source.itemId())
             .or(
@@ -94,7 +94,10 @@ public class MakingBook {
                         .filter(way -> way.isOf(source))
                         .map(MakingWayEntity::itemId)
                         .findFirst());
-    return under.map(shelves::codeOf).orElse("");
+    return under
+        .map(shelves::codeOf)
+        .<HandId.Here>map(code -> new HandId.Kept(source.lotId(), source.slot(), code))
+        .orElseGet(() -> new HandId.Cut(source.lotId(), source.slot()));
   }
 
   /**
@@ -109,20 +112,24 @@ public class MakingBook {
    * Returns what the parts are called that something is to be made of.
    *
    * @param open what is to be made
-   * @return fish and part by lot and slot, with a colon between
+   * @return fish and part
    */
   @Transactional(readOnly = true)
-  public Map<String, Called> names(List<ToMake> open) {
+  public Map<HandId.Cut, Called> names(List<ToMake> open) {
     List<Long> ids =
-        open.stream().flatMap(one -> one.from().stream()).map(Input::lot).distinct().toList();
-    Map<String, Called> names = new HashMap<>();
+        open.stream()
+            .flatMap(one -> one.from().stream())
+            .map(one -> one.of().lot())
+            .distinct()
+            .toList();
+    Map<HandId.Cut, Called> names = new HashMap<>();
     for (LotSheet sheet : sheets.of(lots.all(ids))) {
       sheet
           .parts()
           .forEach(
               part ->
                   names.put(
-                      sheet.lot().id() + ":" + part.slot(),
+                      new HandId.Cut(sheet.lot().id(), part.slot()),
                       new Called(
                           sheet.lot().species().name()
                               + ", "
@@ -159,9 +166,9 @@ public class MakingBook {
     }
     Map<OnHand.Kind, Mass> meat = new LinkedHashMap<>();
     for (Input input : from) {
-      LotSheet sheet = sheets.get(input.lot());
+      LotSheet sheet = sheets.get(input.of().lot());
       sheet
-          .find(input.slot())
+          .find(input.of().slot())
           .ifPresent(
               part ->
                   meat.merge(

@@ -1,13 +1,17 @@
 package mosaicknife.app.homes;
 
+import java.time.Clock;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.ChilledForm;
 import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
@@ -35,6 +39,7 @@ class MakingController {
   private final HouseSettings houses;
   private final FormReply reply;
   private final Words words;
+  private final Clock clock;
 
   MakingController(
       Makings makings,
@@ -43,7 +48,8 @@ class MakingController {
       LarderKeeper larder,
       HouseSettings houses,
       FormReply reply,
-      Words words) {
+      Words words,
+      Clock clock) {
     this.makings = makings;
     this.transfers = transfers;
     this.hob = hob;
@@ -51,44 +57,50 @@ class MakingController {
     this.houses = houses;
     this.reply = reply;
     this.words = words;
+    this.clock = clock;
   }
 
   @PostMapping("/uses/makings/{id}/made")
   String made(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String venue,
-      @RequestParam(defaultValue = "") String units,
-      @RequestParam(defaultValue = "") String weight,
-      @RequestParam(defaultValue = "") String until,
-      @RequestParam(defaultValue = "") String place,
-      @RequestParam(defaultValue = "") String by,
-      @RequestParam(defaultValue = "") String served,
-      RedirectAttributes later) {
-    Map<String, String> typed =
-        Map.of("id", "" + id, "units", units, "weight", weight, "until", until, "place", place);
+      @PathVariable long id, @RequestParam Map<String, String> typed, RedirectAttributes later) {
+    Map<String, String> kept = new HashMap<>(typed);
+    kept.put("id", "" + id);
     return reply.after(
-        new Form("/uses#make-" + id, "typedMade", typed),
+        new Form("/uses#make-" + id, "typedMade", kept),
         later,
         () -> {
           if (hob.pots().containsKey(id)) {
             throw Refusal.ofStale("homes.problem.on-the-hob");
           }
           Shelved.Spot spot =
-              larder.spot(Typed.id(venue, "venue"), place, Optional.of(Typed.id(by, "by")));
+              larder.spot(
+                  Typed.id(field(typed, "venue"), "venue"),
+                  field(typed, "place"),
+                  Optional.of(Typed.id(field(typed, "by"), "by")));
+          Formats formats = houses.house().formats();
+          String until = field(typed, "until");
+          boolean served = !field(typed, "served").isEmpty();
           Made made =
               new Made(
-                  Typed.count(units, 1, MOST, "units"),
-                  Optional.of(weight.strip())
+                  Typed.count(field(typed, "units"), 1, MOST, "units"),
+                  Optional.of(field(typed, "weight").strip())
                       .filter(text -> !text.isEmpty())
-                      .map(text -> MassText.parse(text, houses.house().formats().system().small()))
+                      .map(text -> MassText.parse(text, formats.system().small()))
                       .map(MassText::mass),
                   until.isBlank() ? Optional.empty() : Optional.of(Typed.day(until, "until")),
                   spot,
-                  !served.isEmpty());
+                  served,
+                  ChilledForm.read(typed, formats.zone(), clock.instant()));
           String code = SentTwice.survive(() -> makings.made(id, made));
           return words.say(
-              served.isEmpty() ? "homes.said.made" : "homes.said.made-and-served", place, code);
+              served ? "homes.said.made-and-served" : "homes.said.made",
+              field(typed, "place"),
+              code);
         });
+  }
+
+  private static String field(Map<String, String> typed, String name) {
+    return typed.getOrDefault(name, "");
   }
 
   /** What lies at another venue goes on its way, under a label. */

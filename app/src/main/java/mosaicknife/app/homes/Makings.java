@@ -25,6 +25,8 @@ import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.cost.Outlay;
+import mosaicknife.core.heat.Chilled;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.LabelFacts;
 import mosaicknife.core.larder.Shelved;
@@ -32,12 +34,12 @@ import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.use.Batch;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.Qualification;
 import mosaicknife.core.use.RecipeLine;
@@ -104,7 +106,7 @@ public class Makings {
    * @param units how many units
    * @param from the grams it takes, by part on hand
    */
-  public record Choice(String code, long venue, long units, Map<String, Mass> from) {}
+  public record Choice(String code, long venue, long units, Map<HandId, Mass> from) {}
 
   /**
    * Decides that what a plan says is made.
@@ -144,7 +146,7 @@ public class Makings {
 
   private long take(UUID clientId, Choice choice) {
     FishUse use = Optional.ofNullable(book.uses().get(choice.code())).orElseGet(() -> changed());
-    Map<String, OnHand> onHand =
+    Map<HandId, OnHand> onHand =
         hand.waiting().stream().collect(Collectors.toMap(OnHand::id, part -> part));
     List<Input> from = new ArrayList<>();
     choice
@@ -176,8 +178,7 @@ public class Makings {
   }
 
   private static Input input(OnHand part, Mass mass) {
-    String[] id = part.id().split(":", -1);
-    return new Input(Long.parseLong(id[0]), id[1], id.length > 2 ? id[2] : "", mass);
+    return part.id() instanceof HandId.Here here ? new Input(here, mass) : changed();
   }
 
   /**
@@ -186,24 +187,19 @@ public class Makings {
    * @param clientId the identifier the sender made
    * @param code the code of the use
    * @param venue the number of the venue
-   * @param partId the identifier of the part on hand
+   * @param id which part on hand
    * @param mass how much of it; empty for all that is left
    * @param wanted how many units are wanted; the recipe then says how much of it they take
    * @throws Refusal if the part may not become that, or less of it is left
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   public void decide(
-      UUID clientId,
-      String code,
-      long venue,
-      String partId,
-      Optional<Mass> mass,
-      OptionalInt wanted) {
+      UUID clientId, String code, long venue, HandId id, Optional<Mass> mass, OptionalInt wanted) {
     makings.lockAll();
     FishUse use = Optional.ofNullable(book.uses().get(code)).orElseGet(() -> refused(code));
     OnHand part =
         hand.waiting().stream()
-            .filter(one -> one.id().equals(partId))
+            .filter(one -> one.id().equals(id))
             .findFirst()
             .orElseThrow(() -> Refusal.ofInput("homes.problem.not-on-hand"));
     Qualification.whyNot(use, part).stream()
@@ -251,9 +247,9 @@ public class Makings {
             sources.save(
                 new MakingSourceEntity(
                     making.id(),
-                    input.lot(),
-                    input.slot(),
-                    input.item().isEmpty() ? null : larder.numberOf(input.item()),
+                    input.of().lot(),
+                    input.of().slot(),
+                    input.label().map(larder::numberOf).orElse(null),
                     input.mass())));
     if (use.purpose() != Purpose.HOLD) {
       from.forEach(input -> give(input, use, Optional.empty()));
@@ -263,17 +259,17 @@ public class Makings {
 
   /** The part's letter follows what is made of it, as long as its lot is open and it has none. */
   private void give(Input input, FishUse use, Optional<Held> held) {
-    if (!input.item().isEmpty()) {
+    if (input.label().isPresent()) {
       return;
     }
-    LotSheet sheet = sheets.get(input.lot());
-    Optional<LotPart> part = sheet.find(input.slot());
+    LotSheet sheet = sheets.get(input.of().lot());
+    Optional<LotPart> part = sheet.find(input.of().slot());
     if (sheet.lot().isFinished() || part.flatMap(LotPart::purpose).isPresent() || part.isEmpty()) {
       return;
     }
     purposes.assign(
-        input.lot(),
-        input.slot(),
+        input.of().lot(),
+        input.of().slot(),
         part.get().version(),
         use.purpose(),
         new Use(new Destination.ToUse(use.code(), use.name()), Hand.value(use, currency()), held));
@@ -291,13 +287,15 @@ public class Makings {
    * @param useBy the last day; empty for as long as the use says
    * @param spot where it lies
    * @param served whether it goes out at once
+   * @param cold by which reading it is cold, of what comes hot and not from a pot
    */
   public record Made(
       int units,
       Optional<Mass> mass,
       Optional<LocalDate> useBy,
       Shelved.Spot spot,
-      boolean served) {}
+      boolean served,
+      Optional<Chilled> cold) {}
 
   /**
    * Writes down that something was made: it goes on a shelf with its trace, cost and allergens.
@@ -315,10 +313,10 @@ public class Makings {
   /**
    * What really went in beside the fish, where that is known better than from the recipe.
    *
-   * @param cost what it cost
+   * @param beside what was laid out
    * @param allergens what it brought in
    */
-  public record WentIn(ExactMoney cost, Set<Allergen> allergens) {}
+  public record WentIn(Outlay beside, Set<Allergen> allergens) {}
 
   /**
    * Writes down the same of a batch of which it is known what went in.
@@ -334,6 +332,10 @@ public class Makings {
     ToMake planned = open(id);
     FishUse use = planned.use();
     List<Input> there = there(planned);
+    boolean hot = LabelFacts.comesHot(use) && wentIn.isEmpty() && !made.served();
+    if (hot) {
+      larder.checkCold(made.cold());
+    }
     LocalDate until = made.useBy().orElseGet(() -> lastDay(use, there));
     if (use.isAged()) {
       larder.checkRaw(there, until);
@@ -354,7 +356,9 @@ public class Makings {
             Optional.of(use.code()),
             made.mass().orElse(batch.out()),
             made.units(),
-            wentIn.map(WentIn::cost).orElseGet(() -> batch.additions(currency(), own)),
+            wentIn
+                .map(WentIn::beside)
+                .orElseGet(() -> batch.outlay(houses.house().labourPerHour(), made.units(), own)),
             wentIn.map(WentIn::allergens).orElseGet(() -> book.recipes().allergens(use)),
             new Shelved.Traits(
                 LabelFacts.bones(use, kinds(there)), mayBeRaw(use, there), made.mass().isEmpty()),
@@ -364,6 +368,7 @@ public class Makings {
     List<Input> all = new ArrayList<>(there);
     products.values().forEach(all::addAll);
     String code = larder.make(derived("making:" + id), away, all);
+    made.cold().filter(cold -> hot).ifPresent(cold -> larder.chilled(code, cold));
     end(id, larder.numberOf(code), "");
     if (made.served()) {
       larder.take(UUID.randomUUID(), code, Optional.empty(), Entry.Out.EATEN, "");
@@ -371,9 +376,6 @@ public class Makings {
     return code;
   }
 
-  /**
-   * What was planned, as far as it is cut and still there: the hand makes it of what lies there.
-   */
   /**
    * Returns the last day that is offered for something that is made today.
    *
@@ -389,13 +391,16 @@ public class Makings {
         .orElse(usual);
   }
 
+  /**
+   * What was planned, as far as it is cut and still there: the hand makes it of what lies there.
+   */
   private List<Input> there(ToMake planned) {
     List<Input> there = new ArrayList<>();
     for (Input input : planned.from()) {
       left(input)
           .filter(Mass::isPositive)
           .map(left -> left.compareTo(input.mass()) < 0 ? left : input.mass())
-          .ifPresent(some -> there.add(new Input(input.lot(), input.slot(), input.item(), some)));
+          .ifPresent(some -> there.add(new Input(input.of(), some)));
     }
     if (there.isEmpty()) {
       throw Refusal.ofInput("homes.problem.nothing-cut", planned.use().name());
@@ -404,12 +409,12 @@ public class Makings {
   }
 
   private Optional<Mass> left(Input input) {
-    return input.item().isEmpty()
+    return input.label().isEmpty()
         ? sheets
-            .get(input.lot())
-            .find(input.slot())
+            .get(input.of().lot())
+            .find(input.of().slot())
             .map(part -> part.mass().minus(part.part().shelf().in()))
-        : Optional.of(shelves.get(input.item()).mass());
+        : Optional.of(shelves.get(input.label().get()).mass());
   }
 
   private boolean mayBeRaw(FishUse use, List<Input> from) {
@@ -417,17 +422,17 @@ public class Makings {
         && from.stream()
             .allMatch(
                 input -> {
-                  LotSheet sheet = sheets.get(input.lot());
-                  return sheet.find(input.slot()).filter(sheet::mayBeRaw).isPresent();
+                  LotSheet sheet = sheets.get(input.of().lot());
+                  return sheet.find(input.of().slot()).filter(sheet::mayBeRaw).isPresent();
                 });
   }
 
   private List<OnHand.Kind> kinds(List<Input> from) {
     List<OnHand.Kind> kinds = new ArrayList<>();
     for (Input input : from) {
-      LotSheet sheet = sheets.get(input.lot());
+      LotSheet sheet = sheets.get(input.of().lot());
       sheet
-          .find(input.slot())
+          .find(input.of().slot())
           .ifPresent(part -> kinds.add(new OnHand.Kind(part.kind(), sheet.lot().species())));
     }
     return kinds;
@@ -449,17 +454,17 @@ public class Makings {
 
   /** A part whose letter followed what is not made any more waits again, with its letter. */
   private void forget(Input input, FishUse use) {
-    if (!input.item().isEmpty()) {
+    if (input.label().isPresent()) {
       return;
     }
-    LotSheet sheet = sheets.get(input.lot());
+    LotSheet sheet = sheets.get(input.of().lot());
     sheet
-        .find(input.slot())
+        .find(input.of().slot())
         .filter(part -> !sheet.lot().isFinished() && isFor(part, use))
         .ifPresent(
             part ->
                 purposes.assign(
-                    input.lot(), input.slot(), part.version(), use.purpose(), Use.PLAIN));
+                    input.of().lot(), input.of().slot(), part.version(), use.purpose(), Use.PLAIN));
   }
 
   private static boolean isFor(LotPart part, FishUse use) {

@@ -11,9 +11,11 @@ import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LarderRules;
+import mosaicknife.core.larder.Trace;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.Batch;
 import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.RecipeBook;
 import mosaicknife.core.use.RecipeLine;
 import org.springframework.stereotype.Component;
@@ -65,7 +67,8 @@ class SubProducts {
           && item.spot().venue() == venue
           && item.shelved().use().filter(product.code()::equals).isPresent()
           && LarderRules.taking(item, some, Entry.Out.MADE_INTO, "", houses.today()).isEmpty()) {
-        found.add(Input.item(item.shelved().code(), some));
+        Trace.Source of = item.trace().grams().keySet().iterator().next();
+        found.add(new Input(new HandId.Kept(of.lot(), of.slot(), item.shelved().code()), some));
         open = open.minus(some);
       }
     }

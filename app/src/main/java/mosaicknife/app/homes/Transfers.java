@@ -85,13 +85,13 @@ public class Transfers {
     for (int i = 0; i < making.from().size(); i++) {
       int number = i;
       Input input = making.from().get(i);
-      if (!input.item().isEmpty()) {
-        Item item = shelves.get(input.item());
+      if (input.label().isPresent()) {
+        Item item = shelves.get(input.label().get());
         if (!item.isGone() && item.spot().venue() != making.venue()) {
           legs.add(new Leg(number, input, item.spot().venue(), item.underWay().isPresent()));
         }
       } else {
-        LotSheet sheet = sheets.get(input.lot());
+        LotSheet sheet = sheets.get(input.of().lot());
         long at = sheet.lot().venue().id();
         left(sheet, input)
             .filter(mass -> at != making.venue())
@@ -103,7 +103,7 @@ public class Transfers {
 
   private static Optional<Mass> left(LotSheet sheet, Input input) {
     return sheet
-        .find(input.slot())
+        .find(input.of().slot())
         .filter(LotPart::isStarted)
         .map(part -> part.mass().minus(part.part().shelf().in()))
         .filter(Mass::isPositive)
@@ -158,19 +158,19 @@ public class Transfers {
 
   private String send(ToMake making, Leg leg) {
     UUID client = own("way:" + making.id() + ":" + leg.number());
-    String code = leg.input().item().isEmpty() ? label(making, leg, client) : leg.input().item();
+    String code = leg.input().label().orElseGet(() -> label(making, leg, client));
     larder.send(own("sent:" + client), code, making.venue());
     return code;
   }
 
   private String label(ToMake making, Leg leg, UUID client) {
     Input input = leg.input();
-    Mass some = left(sheets.get(input.lot()), input).orElseThrow();
+    Mass some = left(sheets.get(input.of().lot()), input).orElseThrow();
     String code =
         larder.put(
             client,
-            input.lot(),
-            input.slot(),
+            input.of().lot(),
+            input.of().slot(),
             Optional.of(some),
             Optional.of(houses.today().plusDays(DAYS_ON_THE_WAY)),
             new Shelved.Spot(
@@ -178,8 +178,8 @@ public class Transfers {
     ways.saveAndFlush(
         new MakingWayEntity(
             making.id(),
-            input.lot(),
-            input.slot(),
+            input.of().lot(),
+            input.of().slot(),
             larder.numberOf(code),
             current.get().id(),
             clock.instant()));

@@ -10,9 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
-import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.PlanQuestion.Place;
@@ -35,7 +35,10 @@ public class UseBook {
 
   private final HouseUseRepository changed;
   private final VenueRoomRepository rooms;
-  private final CatalogueEditor catalogue;
+
+  /** The file does not change while it runs. */
+  private final Map<String, FishUse> shipped = UseCatalogue.shipped(Catalogue.shipped());
+
   private final HouseSettings houses;
   private final CurrentPerson current;
   private final Clock clock;
@@ -43,13 +46,11 @@ public class UseBook {
   UseBook(
       HouseUseRepository changed,
       VenueRoomRepository rooms,
-      CatalogueEditor catalogue,
       HouseSettings houses,
       CurrentPerson current,
       Clock clock) {
     this.changed = changed;
     this.rooms = rooms;
-    this.catalogue = catalogue;
     this.houses = houses;
     this.current = current;
     this.clock = clock;
@@ -62,7 +63,7 @@ public class UseBook {
    */
   @Transactional(readOnly = true)
   public Map<String, FishUse> uses() {
-    Map<String, FishUse> uses = new LinkedHashMap<>(UseCatalogue.shipped(catalogue.now()));
+    Map<String, FishUse> uses = new LinkedHashMap<>(shipped);
     for (HouseUseEntity own : changed.findNewest()) {
       if (own.isRetired()) {
         uses.remove(own.code());
@@ -106,7 +107,7 @@ public class UseBook {
         .filter(own -> own.code().equals(code))
         .findFirst()
         .map(own -> UseCatalogue.read(own.body()))
-        .or(() -> Optional.ofNullable(UseCatalogue.shipped(catalogue.now()).get(code)))
+        .or(() -> Optional.ofNullable(shipped.get(code)))
         .orElseThrow(() -> Refusal.ofMissing("homes.problem.no-such-use", code));
   }
 

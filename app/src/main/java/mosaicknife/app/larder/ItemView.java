@@ -5,13 +5,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosaicknife.app.shared.CarriedWords;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.cost.Carried;
 import mosaicknife.core.larder.Ageing;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LarderRules;
+import mosaicknife.core.larder.TraceMoney;
 import mosaicknife.core.lot.Lot;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.RawGate;
 
@@ -33,6 +35,7 @@ import mosaicknife.core.safety.RawGate;
  * @param raw whether it may be served raw
  * @param cost what it carries; empty for who may not see it
  * @param perKilogram what a kilogram of it carries; empty for who may not see it
+ * @param parts the same in parts; empty where nothing was laid out beside the fish
  * @param happened what happened to it, the last first
  * @param ageing how it will go on losing weight; empty if that is not known
  */
@@ -52,6 +55,7 @@ record ItemView(
     boolean raw,
     String cost,
     String perKilogram,
+    String parts,
     List<String> happened,
     List<Forecast> ageing) {
 
@@ -68,10 +72,11 @@ record ItemView(
       Map<Long, Lot> lots,
       Map<Long, String> venues,
       Map<Long, String> people,
-      Optional<ExactMoney> cost,
+      Optional<TraceMoney> money,
       boolean skinOn,
       LocalDate today,
       Formats formats) {
+    Optional<Carried> cost = money.map(all -> all.of(item.trace(), item.beside()));
     return new ItemView(
         item.shelved().code(),
         item.shelved().name(),
@@ -94,11 +99,16 @@ record ItemView(
                 .toList()),
         item.shelved().traits().bones(),
         mayBeRaw(item, lots),
-        cost.filter(ExactMoney::isPositive).map(formats::money).orElse(""),
-        cost.filter(money -> !item.isGone() && money.isPositive())
-            .map(money -> formats.price(money.per(item.mass())))
+        cost.filter(all -> all.total().isPositive())
+            .map(all -> formats.money(all.total()))
             .orElse(""),
-        happened(item, venues, formats),
+        cost.filter(all -> !item.isGone() && all.total().isPositive())
+            .map(all -> formats.price(all.total().per(item.mass())))
+            .orElse(""),
+        cost.filter(all -> all.beside().total().isPositive())
+            .map(all -> CarriedWords.parts(all, formats))
+            .orElse(""),
+        happened(item, venues, money, formats),
         forecast(item, lots, skinOn, today, formats));
   }
 
@@ -137,10 +147,11 @@ record ItemView(
         .toList();
   }
 
-  private static List<String> happened(Item item, Map<Long, String> venues, Formats formats) {
+  private static List<String> happened(
+      Item item, Map<Long, String> venues, Optional<TraceMoney> money, Formats formats) {
     List<String> said = new ArrayList<>();
     for (Entry entry : item.entries()) {
-      said.add(0, said(entry, venues, formats));
+      said.add(0, carried(entry, said(entry, venues, formats), money, formats));
     }
     said.add(
         formats.say(
@@ -149,6 +160,18 @@ record ItemView(
             item.shelved().mass(),
             item.shelved().spot().place()));
     return said;
+  }
+
+  /** What went out with it, for who may see it. */
+  private static String carried(
+      Entry entry, String said, Optional<TraceMoney> money, Formats formats) {
+    if (money.isEmpty() || !(entry instanceof Entry.Taken taken)) {
+      return said;
+    }
+    Carried carried = money.get().of(taken.trace(), taken.beside());
+    return carried.total().isPositive()
+        ? formats.say("larder.said.carried", said, formats.money(carried.total()))
+        : said;
   }
 
   private static String said(Entry entry, Map<Long, String> venues, Formats formats) {

@@ -7,23 +7,33 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.PartKind;
+import mosaicknife.core.cost.Carried;
+import mosaicknife.core.cost.Outlay;
+import mosaicknife.core.heat.Chilled;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LotMoney;
 import mosaicknife.core.larder.LotMoney.Went;
 import mosaicknife.core.larder.Trace;
+import mosaicknife.core.larder.TraceMoney;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
-import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.Hand;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,6 +47,7 @@ public class LarderBook {
   private final LarderItemRepository items;
   private final LarderEntryRepository entries;
   private final LarderSourceRepository sources;
+  private final ChilledRepository colds;
   private final LotRegister lots;
   private final LotSheets sheets;
   private final HouseSettings houses;
@@ -45,12 +56,14 @@ public class LarderBook {
       LarderItemRepository items,
       LarderEntryRepository entries,
       LarderSourceRepository sources,
+      ChilledRepository colds,
       LotRegister lots,
       LotSheets sheets,
       HouseSettings houses) {
     this.items = items;
     this.entries = entries;
     this.sources = sources;
+    this.colds = colds;
     this.lots = lots;
     this.sheets = sheets;
     this.houses = houses;
@@ -216,38 +229,91 @@ public class LarderBook {
                 }
               }
               if (shelf > 0) {
-                all.add(
-                    new Went(
-                        slot,
-                        LotMoney.Place.SHELF,
-                        mosaicknife.core.quantity.Mass.ofMilligrams(shelf)));
+                all.add(new Went(slot, LotMoney.Place.SHELF, Mass.ofMilligrams(shelf)));
               }
             });
     return all;
   }
 
   /**
-   * Returns what items carry of their lots' cost and of what went in beside the fish.
+   * A reading by which something is cold.
+   *
+   * @param chilled the reading
+   * @param by the number of who read it
+   */
+  public record Read(Chilled chilled, long by) {}
+
+  /**
+   * Returns by which readings something on a shelf is cold that came hot and not from a pot.
+   *
+   * @param code its code
+   * @return the readings, the first first
+   */
+  public List<Read> chilled(String code) {
+    return colds.findAllByItemIdOrderById(kept(code).id()).stream()
+        .map(one -> new Read(one.toChilled(), one.readBy()))
+        .toList();
+  }
+
+  /**
+   * Returns what the grams in items carry.
    *
    * @param of the items
-   * @return the exact amount by code
+   * @return the money of their lots
    */
-  public Map<String, ExactMoney> costs(List<Item> of) {
+  public TraceMoney moneyIn(List<Item> of) {
     Set<Long> wanted = new TreeSet<>();
-    of.forEach(item -> wanted.addAll(item.trace().lots()));
-    Map<Long, LotMoney> money = money(wanted);
-    return of.stream()
-        .collect(
-            Collectors.toMap(
-                item -> item.shelved().code(),
-                item ->
-                    item.trace().grams().entrySet().stream()
-                        .map(
-                            one ->
-                                money
-                                    .get(one.getKey().lot())
-                                    .carried(one.getKey().slot(), one.getValue()))
-                        .reduce(item.additions(), ExactMoney::plus)));
+    of.forEach(item -> wanted.addAll(item.shelved().trace().lots()));
+    return new TraceMoney(money(wanted), houses.house().formats().currency());
+  }
+
+  /**
+   * What parts and items carry together.
+   *
+   * @param sum what they carry
+   * @param mass what they weigh at the bench
+   * @param open how much of that carries nothing yet
+   */
+  public record Carrying(Carried sum, Mass mass, Mass open) {}
+
+  /**
+   * Returns what parts and items carry when something is made of them.
+   *
+   * @param of some of each; of an item at most what is left of it
+   * @param use what is made; a part that nobody decided about is then for that
+   * @return their lots' cost, and what was laid out for the items
+   */
+  public Carrying carried(Collection<Input> of, FishUse use) {
+    Currency currency = houses.house().formats().currency();
+    Trace trace = Trace.NOTHING;
+    Outlay beside = Outlay.none(currency);
+    for (Input input : of) {
+      if (input.label().isEmpty()) {
+        trace = trace.plus(Trace.of(input.of().lot(), input.of().slot(), input.mass()));
+        continue;
+      }
+      Item item = get(input.label().get());
+      Mass some = item.mass().compareTo(input.mass()) < 0 ? item.mass() : input.mass();
+      if (some.isPositive()) {
+        Entry.Taken part = item.taking(some, Entry.Out.MADE_INTO, "", item.shelved().at());
+        trace = trace.plus(part.trace());
+        beside = beside.plus(part.beside());
+      }
+    }
+    Optional<UnitPrice> worth = Hand.value(use, currency);
+    List<LotSheet> decided = new ArrayList<>();
+    Destination there = new Destination.ToUse(use.code(), use.name());
+    for (LotSheet asItIs : sheets.of(lots.all(trace.lots()))) {
+      LotSheet sheet = asItIs;
+      for (Trace.Source source : trace.grams().keySet()) {
+        if (source.lot() == sheet.lot().id()) {
+          sheet = sheet.deciding(source.slot(), use.purpose(), there, worth);
+        }
+      }
+      decided.add(sheet);
+    }
+    TraceMoney money = new TraceMoney(moneyOf(decided), currency);
+    return new Carrying(money.of(trace, beside), trace.mass(), money.open(trace));
   }
 
   /**

@@ -1,5 +1,7 @@
 package mosaicknife.app.larder;
 
+import java.time.Clock;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,7 +26,7 @@ import mosaicknife.core.larder.FreezingTime;
 import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LarderRules;
 import mosaicknife.core.larder.Shelved;
-import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.larder.TraceMoney;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -52,6 +54,7 @@ class LarderController {
   private final CurrentPerson current;
   private final FormReply reply;
   private final Words words;
+  private final Clock clock;
 
   LarderController(
       LarderBook book,
@@ -60,7 +63,8 @@ class LarderController {
       PeopleRegister people,
       CurrentPerson current,
       FormReply reply,
-      Words words) {
+      Words words,
+      Clock clock) {
     this.book = book;
     this.keeper = keeper;
     this.houses = houses;
@@ -68,27 +72,28 @@ class LarderController {
     this.current = current;
     this.reply = reply;
     this.words = words;
+    this.clock = clock;
   }
 
   private Formats formats() {
     return houses.house().formats();
   }
 
-  private Optional<Map<String, ExactMoney>> costs(List<Item> items) {
-    return current.may(Permission.SEE_COSTS) ? Optional.of(book.costs(items)) : Optional.empty();
+  private Optional<TraceMoney> costs(List<Item> items) {
+    return current.may(Permission.SEE_COSTS) ? Optional.of(book.moneyIn(items)) : Optional.empty();
   }
 
   @GetMapping("/larder")
   String shelves(Model model) {
     List<Item> items = book.onShelves();
-    Optional<Map<String, ExactMoney>> costs = costs(items);
+    Optional<TraceMoney> costs = costs(items);
     model.addAttribute(
         "shelf", ShelfView.of(items, houses.venueNames(), costs, houses.today(), formats()));
     model.addAttribute("items", views(items, costs));
     return "larder/larder";
   }
 
-  private List<ItemView> views(List<Item> items, Optional<Map<String, ExactMoney>> costs) {
+  private List<ItemView> views(List<Item> items, Optional<TraceMoney> costs) {
     Map<Long, mosaicknife.core.lot.Lot> lots = book.lotsOf(items);
     Map<Long, String> venues = houses.venueNames();
     Map<Long, String> names = people.names();
@@ -100,7 +105,7 @@ class LarderController {
                     lots,
                     venues,
                     names,
-                    costs.map(all -> all.get(item.shelved().code())),
+                    costs,
                     book.isSkinOn(item),
                     houses.today(),
                     formats()))
@@ -131,8 +136,25 @@ class LarderController {
     model.addAttribute("people", people.everybody());
     model.addAttribute("venues", houses.venues());
     model.addAttribute("newId", UUID.randomUUID());
+    model.addAttribute("chilled", chilled(code));
     model.addAttribute("colds", FreezingTime.Cold.values());
     return "larder/item";
+  }
+
+  /** By which readings it is cold, in words. */
+  private List<String> chilled(String code) {
+    Map<Long, String> names = people.names();
+    return book.chilled(code).stream()
+        .map(
+            one ->
+                words.say(
+                    "larder.said.chilled",
+                    one.chilled().shown(),
+                    formats().moment(one.chilled().at()),
+                    one.chilled().instrument(),
+                    names.getOrDefault(one.by(), "?"),
+                    formats().time(one.chilled().offHeat())))
+        .toList();
   }
 
   @PostMapping("/larder/{code}/take")
@@ -228,19 +250,24 @@ class LarderController {
   @PostMapping("/larder/{code}/turn")
   String turn(
       @PathVariable String code,
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String state,
+      @RequestParam Map<String, String> typed,
       RedirectAttributes later) {
     return change(
         code,
-        Map.of(),
+        new HashMap<>(typed),
         later,
         () -> {
           Shelved.State to =
-              Typed.choice(Shelved.State.values(), state)
+              Typed.choice(Shelved.State.values(), typed.getOrDefault("state", ""))
                   .filter(one -> one != Shelved.State.RAW)
                   .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
-          keeper.turn(ClientIds.of(id), code, to);
+          keeper.turn(
+              ClientIds.of(typed.getOrDefault("id", "")),
+              code,
+              to,
+              to == Shelved.State.COOKED
+                  ? ChilledForm.read(typed, formats().zone(), clock.instant())
+                  : Optional.empty());
           return words.say("larder.said.turned-now", to.name());
         });
   }

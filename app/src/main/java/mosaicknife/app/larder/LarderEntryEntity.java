@@ -8,7 +8,6 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Currency;
@@ -16,7 +15,6 @@ import java.util.UUID;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.larder.Trace;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import org.hibernate.annotations.Immutable;
 
@@ -58,7 +56,7 @@ class LarderEntryEntity {
   private long trimMilligrams;
 
   private Integer units;
-  private BigDecimal additions;
+  private OutlayColumns beside;
   private String reason = "";
 
   @Column(name = "venue_id")
@@ -97,7 +95,7 @@ class LarderEntryEntity {
       whatFor = taken.out();
       massMilligrams = taken.mass().milligrams();
       units = Math.toIntExact(taken.units());
-      additions = taken.additions().amount();
+      beside = new OutlayColumns(taken.beside());
       reason = taken.reason();
     } else if (entry instanceof Entry.Weighed weighed) {
       kind = Kind.WEIGHED;
@@ -139,7 +137,7 @@ class LarderEntryEntity {
               Mass.ofMilligrams(massMilligrams),
               units,
               trace,
-              new ExactMoney(additions, currency),
+              beside.toOutlay(currency),
               reason,
               madeAt);
       case WEIGHED ->

@@ -8,7 +8,6 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -19,7 +18,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.larder.Trace;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
 import org.hibernate.annotations.Immutable;
@@ -46,7 +44,7 @@ class LarderItemEntity {
   private long massMilligrams;
 
   private int units;
-  private BigDecimal additions;
+  private OutlayColumns beside;
 
   /** The names of the allergens, with commas between them. */
   private String allergens;
@@ -89,7 +87,7 @@ class LarderItemEntity {
     this.useCode = shelved.use().orElse(null);
     this.massMilligrams = shelved.mass().milligrams();
     this.units = Math.toIntExact(shelved.units());
-    this.additions = shelved.additions().amount();
+    this.beside = new OutlayColumns(shelved.beside());
     this.allergens =
         shelved.allergens().stream().sorted().map(Enum::name).collect(Collectors.joining(","));
     this.bones = shelved.traits().bones();
@@ -125,7 +123,7 @@ class LarderItemEntity {
         trace,
         Mass.ofMilligrams(massMilligrams),
         units,
-        new ExactMoney(additions, currency),
+        beside.toOutlay(currency),
         Arrays.stream(Allergen.values())
             .filter(one -> List.of(allergens.split(",")).contains(one.name()))
             .collect(Collectors.toSet()),

@@ -27,6 +27,9 @@ import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
+import mosaicknife.core.cost.Outlay;
+import mosaicknife.core.heat.Chilled;
+import mosaicknife.core.heat.CoolingRule;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LabelFacts;
@@ -39,13 +42,13 @@ import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.LotSheet;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.safety.FreezingRecord;
 import mosaicknife.core.safety.Limit;
+import mosaicknife.core.use.HandId;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -66,6 +69,7 @@ public class LarderKeeper {
   private final LarderItemRepository items;
   private final LarderEntryRepository entries;
   private final LarderSourceRepository sources;
+  private final ChilledRepository colds;
   private final LarderBook book;
   private final LotSheets sheets;
   private final ColdChainKeeper limits;
@@ -81,6 +85,7 @@ public class LarderKeeper {
       LarderItemRepository items,
       LarderEntryRepository entries,
       LarderSourceRepository sources,
+      ChilledRepository colds,
       LarderBook book,
       LotSheets sheets,
       ColdChainKeeper limits,
@@ -93,6 +98,7 @@ public class LarderKeeper {
     this.items = items;
     this.entries = entries;
     this.sources = sources;
+    this.colds = colds;
     this.book = book;
     this.sheets = sheets;
     this.limits = limits;
@@ -107,15 +113,13 @@ public class LarderKeeper {
   /**
    * Some grams of a part or of an item.
    *
-   * @param lot the number of the lot; not asked for an item
-   * @param slot the slot of the part; empty for an item
-   * @param item the code of the item; empty for a part
+   * @param of which
    * @param mass how much, positive
    */
-  public record Input(long lot, String slot, String item, Mass mass) {
+  public record Input(HandId.Here of, Mass mass) {
 
     /**
-     * Makes one of a part.
+     * Makes one of a part at the board.
      *
      * @param lot the number of the lot
      * @param slot the slot
@@ -123,18 +127,25 @@ public class LarderKeeper {
      * @return the input
      */
     public static Input part(long lot, String slot, Mass mass) {
-      return new Input(lot, slot, "", mass);
+      return new Input(new HandId.Cut(lot, slot), mass);
     }
 
     /**
-     * Makes one of an item.
+     * Returns the part it is of, at the board or before it was put away.
      *
-     * @param code its code
-     * @param mass how much
-     * @return the input
+     * @return lot and slot
      */
-    public static Input item(String code, Mass mass) {
-      return new Input(0, "", code, mass);
+    public HandId.Cut cut() {
+      return new HandId.Cut(of.lot(), of.slot());
+    }
+
+    /**
+     * Returns the label it lies under.
+     *
+     * @return the code; empty at the board
+     */
+    public Optional<String> label() {
+      return of instanceof HandId.Kept kept ? Optional.of(kept.label()) : Optional.empty();
     }
   }
 
@@ -145,7 +156,7 @@ public class LarderKeeper {
    * @param use the code of the use it was made by; empty for a part as it was cut
    * @param mass what it weighs, positive
    * @param units how many units it is; 0 where it is counted by weight
-   * @param additions what went in beside the fish
+   * @param beside what was laid out beside the fish
    * @param allergens what that brought in
    * @param traits what the label says of it
    * @param useBy its last day, if one was given
@@ -157,7 +168,7 @@ public class LarderKeeper {
       Optional<String> use,
       Mass mass,
       long units,
-      ExactMoney additions,
+      Outlay beside,
       Set<Allergen> allergens,
       Shelved.Traits traits,
       Optional<LocalDate> useBy,
@@ -174,7 +185,7 @@ public class LarderKeeper {
       if (held && part.held().isPresent() && left.isPositive()) {
         Held where = part.held().get();
         long venue = part.venueId().orElseGet(() -> sheet.lot().venue().id());
-        LocalDate until = where.until().isBefore(houses.today()) ? houses.today() : where.until();
+        LocalDate until = until(sheet.lot(), part, where.until());
         store(
             UUID.randomUUID(),
             plain(
@@ -190,6 +201,14 @@ public class LarderKeeper {
     }
   }
 
+  /** As long as somebody wanted to, and histamine lets it; today at least, so that it is seen. */
+  private LocalDate until(Lot lot, LotPart part, LocalDate wanted) {
+    LocalDate today = houses.today();
+    LocalDate until =
+        LotRules.lastRawDay(lot, part, today, zone()).filter(wanted::isAfter).orElse(wanted);
+    return until.isBefore(today) ? today : until;
+  }
+
   private PutAway plain(
       LotSheet sheet,
       LotPart part,
@@ -203,7 +222,7 @@ public class LarderKeeper {
         Optional.empty(),
         mass,
         0,
-        ExactMoney.zero(houses.house().formats().currency()),
+        Outlay.none(houses.house().formats().currency()),
         Set.of(),
         new Shelved.Traits(LabelFacts.bones(part.kind(), sheet.lot().species()), raw, false),
         useBy,
@@ -275,13 +294,17 @@ public class LarderKeeper {
 
   private record Of(LotSheet sheet, LotPart part) {}
 
+  private static Trace.Source source(Input input) {
+    return new Trace.Source(input.of().lot(), input.of().slot());
+  }
+
   private Stream<Of> sources(List<Input> fish) {
     return fish.stream()
         .flatMap(
             input ->
-                input.item().isEmpty()
-                    ? Stream.of(new Trace.Source(input.lot(), input.slot()))
-                    : book.kept(input.item()).item().shelved().trace().grams().keySet().stream())
+                input.of() instanceof HandId.Kept kept
+                    ? book.kept(kept.label()).item().shelved().trace().grams().keySet().stream()
+                    : Stream.of(source(input)))
         .map(
             source -> {
               LotSheet sheet = sheets.get(source.lot());
@@ -317,20 +340,20 @@ public class LarderKeeper {
     Map<Trace.Source, Mass> board = new java.util.TreeMap<>();
     Map<Kept, Entry.Taken> taken = new java.util.LinkedHashMap<>();
     Trace shelves = Trace.NOTHING;
-    ExactMoney additions = away.additions();
+    Outlay beside = away.beside();
     Set<Allergen> allergens = new java.util.HashSet<>(away.allergens());
     for (Input input : inputs) {
-      if (input.item().isEmpty()) {
-        board.merge(new Trace.Source(input.lot(), input.slot()), input.mass(), Mass::plus);
+      if (input.label().isEmpty()) {
+        board.merge(source(input), input.mass(), Mass::plus);
       } else {
-        Kept kept = book.locked(input.item());
+        Kept kept = book.locked(input.label().get());
         Refusal.ifFound(
             LarderRules.taking(kept.item(), input.mass(), Entry.Out.MADE_INTO, "", houses.today()));
         Entry.Taken some =
             kept.item().taking(input.mass(), Entry.Out.MADE_INTO, "", clock.instant());
         taken.put(kept, some);
         shelves = shelves.plus(some.trace());
-        additions = additions.plus(some.additions());
+        beside = beside.plus(some.beside());
         allergens.addAll(kept.item().shelved().allergens());
       }
     }
@@ -340,7 +363,7 @@ public class LarderKeeper {
             away.use(),
             away.mass(),
             away.units(),
-            additions,
+            beside,
             allergens,
             away.traits(),
             away.useBy(),
@@ -376,7 +399,7 @@ public class LarderKeeper {
             whole,
             away.mass(),
             away.units(),
-            away.additions(),
+            away.beside(),
             away.allergens(),
             away.traits(),
             today,
@@ -572,20 +595,45 @@ public class LarderKeeper {
   }
 
   /**
+   * Checks that what comes from the heat may lie on a shelf.
+   *
+   * @param cold by which reading it is cold
+   * @throws Refusal if none says so, or it was not in time
+   */
+  public void checkCold(Optional<Chilled> cold) {
+    Refusal.ifFound(Chilled.shelving(cold, CoolingRule.of(limits.limits())));
+  }
+
+  /**
+   * Writes down by which reading something on a shelf is cold.
+   *
+   * @param code its code
+   * @param cold the reading
+   */
+  public void chilled(String code, Chilled cold) {
+    colds.save(new ChilledEntity(numberOf(code), cold, current.get().id()));
+  }
+
+  /**
    * Freezes, thaws or cooks an item; how long it keeps from then on the limits of the house say.
    *
    * @param clientId the identifier the sender made
    * @param code the code of the item
    * @param state what it becomes
-   * @throws Refusal if that cannot be, such as freezing again
+   * @param cold by which reading it is cold, of something cooked
+   * @throws Refusal if that cannot be, such as freezing again, or no reading says it is cold
    */
-  public void turn(UUID clientId, String code, State state) {
+  public void turn(UUID clientId, String code, State state, Optional<Chilled> cold) {
     change(
         clientId,
         code,
         kept -> {
           LocalDate today = houses.today();
           Refusal.ifFound(LarderRules.turning(kept.item(), state, today));
+          if (state == State.COOKED) {
+            checkCold(cold);
+            chilled(code, cold.orElseThrow());
+          }
           Limit keeps =
               state == State.FROZEN
                   ? Limit.FROZEN_KEEPS

@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.stream.IntStream;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.TraceMoney;
 import mosaicknife.core.quantity.ExactMoney;
 
 /**
@@ -43,7 +44,7 @@ record ShelfView(List<Column> columns, List<Row> rows, String total) {
   static ShelfView of(
       List<Item> items,
       Map<Long, String> venues,
-      Optional<Map<String, ExactMoney>> costs,
+      Optional<TraceMoney> costs,
       LocalDate today,
       Formats formats) {
     Map<Where, List<List<Tile>>> rows = new TreeMap<>();
@@ -62,7 +63,9 @@ record ShelfView(List<Column> columns, List<Row> rows, String total) {
                   item.state().name(),
                   item.underWay().isPresent()));
       costs.ifPresent(
-          all -> money.set(column, money.get(column).plus(all.get(item.shelved().code()))));
+          all ->
+              money.set(
+                  column, money.get(column).plus(all.of(item.trace(), item.beside()).total())));
     }
     List<Column> columns = new ArrayList<>();
     for (int i = 0; i < DAYS + 2; i++) {

@@ -19,6 +19,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.Held;
+import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Part;
 import mosaicknife.core.portion.Serving;
@@ -256,7 +257,14 @@ public class PurposeAssigner {
     Currency currency = houses.house().formats().currency();
     Part itself = known(part, currency);
     Refusal.ifFound(LotRules.purpose(itself, purpose, held, houses.today()));
-    Refusal.ifFound(LotRules.held(lots.get(part.lotId()), purpose));
+    Lot lot = lots.get(part.lotId());
+    Refusal.ifFound(LotRules.held(lot, purpose));
+    held.filter(wanted -> purpose == Purpose.HOLD)
+        .ifPresent(
+            wanted ->
+                Refusal.ifFound(
+                    LotRules.holding(
+                        lot, itself, wanted, houses.today(), houses.house().formats().zone())));
     List<Part> all =
         parts.findByLotIdInOrderByNumber(List.of(part.lotId())).stream()
             .map(other -> known(other, currency))

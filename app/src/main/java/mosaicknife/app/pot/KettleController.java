@@ -94,8 +94,6 @@ class KettleController {
           String bought = typed.getOrDefault("bought", "").strip();
           prices.keep(
               Typed.decimal(
-                  typed.getOrDefault("bones", ""), 2, BigDecimal.ZERO, MOST_PRICE, "bones"),
-              Typed.decimal(
                   typed.getOrDefault("kilowatt", ""), 3, BigDecimal.ZERO, MOST_ENERGY, "kilowatt"),
               bought.isEmpty()
                   ? Optional.empty()

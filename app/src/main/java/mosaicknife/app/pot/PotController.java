@@ -20,6 +20,7 @@ import mosaicknife.app.account.Permission;
 import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper;
+import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.FormReply;
@@ -150,9 +151,14 @@ class PotController {
               ? PotView.worked(worked, wish.wanted(), clock.instant(), formats())
               : null);
       if (current.may(Permission.SEE_COSTS)) {
-        model.addAttribute("cost", worked.plan().map(prices::said).orElse(List.of()));
+        List<Input> bones = worked.inputs();
         model.addAttribute(
-            "compared", prices.compared(wish.litres(), book.kettle(wish.kettle()).kettle()));
+            "cost",
+            worked.plan().map(plan -> prices.said(plan, worked.use(), bones)).orElse(List.of()));
+        model.addAttribute(
+            "compared",
+            prices.compared(
+                wish.litres(), book.kettle(wish.kettle()).kettle(), worked.use(), bones));
       }
       model.addAttribute("problem", "");
     } catch (Refusal refusal) {
@@ -291,6 +297,10 @@ class PotController {
         brew.plan().ingredients().stream()
             .map(one -> words.say("pot.said.ingredient", one.line().name(), one.mass()))
             .toList());
+    if (current.may(Permission.SEE_COSTS)) {
+      model.addAttribute(
+          "cost", prices.said(brew.plan(), brew.making().use(), brew.making().from()));
+    }
     model.addAttribute("water", PotView.litres(brew.plan().water()));
     model.addAttribute("bones", formats.about(brew.making().mass()));
     model.addAttribute(
@@ -439,7 +449,8 @@ class PotController {
                       : Optional.of(MassText.parse(weight, formats().system().small()).mass()),
                   until.isBlank() ? Optional.empty() : Optional.of(Typed.day(until, "until")),
                   spot,
-                  false);
+                  false,
+                  Optional.empty());
           PotKeeper.Gave gave =
               new PotKeeper.Gave(
                   Typed.decimal(

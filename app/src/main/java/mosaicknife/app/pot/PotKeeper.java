@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.device.Probe;
 import mosaicknife.app.homes.HandReader;
@@ -19,6 +20,7 @@ import mosaicknife.app.homes.Makings;
 import mosaicknife.app.homes.Makings.Choice;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
@@ -31,12 +33,12 @@ import mosaicknife.core.pot.PotRun;
 import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.StockMethod;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.use.Batch;
 import mosaicknife.core.use.FishUse;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -62,6 +64,7 @@ public class PotKeeper {
   private final HandReader hand;
   private final Scraps scraps;
   private final UseBook uses;
+  private final PotPrices prices;
   private final Makings makings;
   private final Probe probe;
   private final ColdChainKeeper limits;
@@ -80,6 +83,7 @@ public class PotKeeper {
       HandReader hand,
       Scraps scraps,
       UseBook uses,
+      PotPrices prices,
       Makings makings,
       Probe probe,
       ColdChainKeeper limits,
@@ -96,6 +100,7 @@ public class PotKeeper {
     this.hand = hand;
     this.scraps = scraps;
     this.uses = uses;
+    this.prices = prices;
     this.makings = makings;
     this.probe = probe;
     this.limits = limits;
@@ -176,8 +181,26 @@ public class PotKeeper {
    * @param use what is made
    * @param graded the bones on hand
    * @param plan what fits and what comes out; empty if there are no bones for it
+   * @param picked the bones that would go in
    */
-  public record Worked(FishUse use, List<Bones.Graded> graded, Optional<PotPlan> plan) {}
+  public record Worked(
+      FishUse use, List<Bones.Graded> graded, Optional<PotPlan> plan, Map<OnHand, Mass> picked) {
+
+    /**
+     * Returns the bones that would go in.
+     *
+     * @return the same as what something is made of
+     */
+    public List<Input> inputs() {
+      return picked.entrySet().stream()
+          .flatMap(
+              one ->
+                  one.getKey().id() instanceof HandId.Here here
+                      ? Stream.of(new Input(here, one.getValue()))
+                      : Stream.empty())
+          .toList();
+    }
+  }
 
   /**
    * Works a wish out with the bones on hand.
@@ -199,18 +222,19 @@ public class PotKeeper {
             .orElseThrow(() -> Refusal.ofInput("pot.problem.no-use", method.name()));
     List<Bones.Graded> graded = Bones.grade(use, hand.waiting());
     Mass there = Bones.there(graded);
+    if (!there.isPositive()) {
+      return new Worked(use, graded, Optional.empty(), Map.of());
+    }
+    PotBook.Stood kettle = book.kettle(wish.kettle());
+    PotPlan plan =
+        PotPlan.of(
+            scraps.into(method, wish.scraps(), method.bones(wish.litres(), there)),
+            wish.answers(),
+            there,
+            wish.litres(),
+            kettle.kettle());
     return new Worked(
-        use,
-        graded,
-        there.isPositive()
-            ? Optional.of(
-                PotPlan.of(
-                    scraps.into(method, wish.scraps(), method.bones(wish.litres(), there)),
-                    wish.answers(),
-                    there,
-                    wish.litres(),
-                    book.kettle(wish.kettle()).kettle()))
-            : Optional.empty());
+        use, graded, Optional.of(plan), Bones.pick(graded, plan.bones(), kettle.venue()));
   }
 
   /**
@@ -236,16 +260,15 @@ public class PotKeeper {
       throw Refusal.ofField("kettle", "pot.problem.dry", plan.kettle().name());
     }
     long venue = book.kettle(wish.kettle()).venue();
-    Map<OnHand, Mass> picked = Bones.pick(worked.graded(), plan.bones(), venue);
-    Mass all = Mass.total(picked.values());
+    Mass all = Mass.total(worked.picked().values());
     long units =
         Math.min(
             (long) Math.floor(plan.litres() + 0.001), new Batch(worked.use(), all, all).units());
     if (units < 1) {
       throw Refusal.ofField("litres", "pot.problem.no-litre");
     }
-    Map<String, Mass> from = new HashMap<>();
-    picked.forEach((part, mass) -> from.put(part.id(), mass));
+    Map<HandId, Mass> from = new HashMap<>();
+    worked.picked().forEach((part, mass) -> from.put(part.id(), mass));
     long making = makings.accept(clientId, new Choice(worked.use().code(), venue, units, from));
     long batch =
         batches
@@ -512,14 +535,16 @@ public class PotKeeper {
       throw Refusal.ofInput("pot.problem.not-done", before.get().name());
     }
     Refusal.ifFound(brew.cooling(rule()).shelving(brew.since(clock.instant())));
-    ExactMoney cost = new ExactMoney(brew.plan().cost(), houses.house().formats().currency());
     Set<Allergen> allergens =
         brew.plan().ingredients().stream()
             .flatMap(one -> one.line().allergens().stream())
             .collect(Collectors.toSet());
     allergens.add(Allergen.FISH);
     String code =
-        makings.made(brew.making().id(), made, Optional.of(new Makings.WentIn(cost, allergens)));
+        makings.made(
+            brew.making().id(),
+            made,
+            Optional.of(new Makings.WentIn(prices.outlay(brew.plan()), allergens)));
     results.saveAndFlush(
         new PotResultEntity(
             id,

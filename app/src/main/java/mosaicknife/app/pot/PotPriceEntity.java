@@ -19,8 +19,6 @@ class PotPriceEntity {
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
 
-  private BigDecimal bones;
-
   private BigDecimal kilowatt;
 
   private BigDecimal bought;
@@ -33,17 +31,11 @@ class PotPriceEntity {
 
   protected PotPriceEntity() {}
 
-  PotPriceEntity(
-      BigDecimal bones, BigDecimal kilowatt, BigDecimal bought, long keptBy, Instant keptAt) {
-    this.bones = bones;
+  PotPriceEntity(BigDecimal kilowatt, BigDecimal bought, long keptBy, Instant keptAt) {
     this.kilowatt = kilowatt;
     this.bought = bought;
     this.keptBy = keptBy;
     this.keptAt = keptAt;
-  }
-
-  BigDecimal bones() {
-    return bones;
   }
 
   BigDecimal kilowatt() {

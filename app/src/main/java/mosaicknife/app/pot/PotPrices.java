@@ -3,20 +3,28 @@ package mosaicknife.app.pot;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.larder.LarderKeeper.Input;
+import mosaicknife.app.shared.CarriedWords;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.cost.Carried;
+import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.pot.Kettle;
 import mosaicknife.core.pot.Learnt;
 import mosaicknife.core.pot.PotCost;
 import mosaicknife.core.pot.PotPlan;
 import mosaicknife.core.pot.StockMethod;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.use.FishUse;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,6 +36,7 @@ class PotPrices {
 
   private final PotPriceRepository prices;
   private final PotBook book;
+  private final LarderBook larder;
   private final HouseSettings houses;
   private final CurrentPerson current;
   private final Clock clock;
@@ -35,11 +44,13 @@ class PotPrices {
   PotPrices(
       PotPriceRepository prices,
       PotBook book,
+      LarderBook larder,
       HouseSettings houses,
       CurrentPerson current,
       Clock clock) {
     this.prices = prices;
     this.book = book;
+    this.larder = larder;
     this.houses = houses;
     this.current = current;
     this.clock = clock;
@@ -52,7 +63,7 @@ class PotPrices {
   }
 
   /** The same as a form shows it; what the house did not type is a starting figure. */
-  record Fields(String bones, String kilowatt, String bought, boolean own) {}
+  record Fields(String kilowatt, String bought, boolean own) {}
 
   @Transactional(readOnly = true)
   public Fields fields() {
@@ -60,25 +71,18 @@ class PotPrices {
         .map(
             one ->
                 new Fields(
-                    one.bones().toPlainString(),
                     one.kilowatt().toPlainString(),
                     one.bought() == null ? "" : one.bought().toPlainString(),
                     true))
         .orElseGet(
-            () ->
-                new Fields(
-                    PotCost.Prices.STARTING_BONES.toPlainString(),
-                    PotCost.Prices.STARTING_KILOWATT_HOUR.toPlainString(),
-                    "",
-                    false));
+            () -> new Fields(PotCost.Prices.STARTING_KILOWATT_HOUR.toPlainString(), "", false));
   }
 
   /** Writes down what things cost. */
   @PreAuthorize("hasAuthority('SEE_COSTS')")
-  public void keep(BigDecimal bones, BigDecimal kilowatt, Optional<BigDecimal> bought) {
+  public void keep(BigDecimal kilowatt, Optional<BigDecimal> bought) {
     prices.saveAndFlush(
-        new PotPriceEntity(
-            bones, kilowatt, bought.orElse(null), current.get().id(), clock.instant()));
+        new PotPriceEntity(kilowatt, bought.orElse(null), current.get().id(), clock.instant()));
   }
 
   private PotCost.Prices prices() {
@@ -86,42 +90,51 @@ class PotPrices {
     Currency currency = houses.house().formats().currency();
     return new PotCost.Prices(
         new ExactMoney(
-            typed.map(PotPriceEntity::bones).orElse(PotCost.Prices.STARTING_BONES), currency),
-        new ExactMoney(
             typed.map(PotPriceEntity::kilowatt).orElse(PotCost.Prices.STARTING_KILOWATT_HOUR),
             currency),
         houses.house().labourPerHour(),
         typed.map(PotPriceEntity::bought).map(litre -> new ExactMoney(litre, currency)));
   }
 
-  /** What a batch will cost, in words; nothing if nothing comes of it. */
+  /** What a batch lays out beside its bones, here and on its shelf. */
   @Transactional(readOnly = true)
-  public List<String> said(PotPlan plan) {
+  public Outlay outlay(PotPlan plan) {
+    return PotCost.of(plan, prices());
+  }
+
+  /** What a batch costs, in words; nothing if nothing comes of it. */
+  @Transactional(readOnly = true)
+  public List<String> said(PotPlan plan, FishUse use, Collection<Input> bones) {
     if (plan.litres() <= 0) {
       return List.of();
     }
     Formats formats = houses.house().formats();
-    PotCost.Prices at = prices();
-    PotCost cost = PotCost.of(plan, at);
+    LarderBook.Carrying carrying = larder.carried(bones, use);
+    Carried batch = carrying.sum().plus(new Carried(nothing(), outlay(plan)));
+    Carried litre = batch.multipliedBy(Fraction.ofEstimate(1 / plan.litres()));
     List<String> said = new ArrayList<>();
     said.add(
         formats.say(
-            "pot.said.cost",
-            formats.money(cost.perLitre()),
-            formats.money(cost.perLitre(cost.bones())),
-            formats.money(cost.perLitre(cost.lines())),
-            formats.money(cost.perLitre(cost.fuel())),
-            formats.money(cost.perLitre(cost.hands()))));
-    at.bought()
+            "pot.said.cost", formats.money(litre.total()), CarriedWords.parts(litre, formats)));
+    said.add(formats.say("pot.said.cost-all", formats.money(batch.total())));
+    if (carrying.open().isPositive()) {
+      said.add(formats.say("pot.said.bones-open", carrying.open()));
+    }
+    prices()
+        .bought()
         .ifPresent(
-            litre ->
+            bought ->
                 said.add(
                     formats.say(
-                        cost.perLitre().compareTo(litre) <= 0
+                        litre.total().compareTo(bought) <= 0
                             ? "pot.said.bought-dearer"
                             : "pot.said.bought-cheaper",
-                        formats.money(litre))));
+                        formats.money(bought))));
     return said;
+  }
+
+  private ExactMoney nothing() {
+    return ExactMoney.zero(houses.house().formats().currency());
   }
 
   /**
@@ -136,22 +149,30 @@ class PotPrices {
    */
   record Row(String name, String litre, String hands, String takes, String bones, String gave) {}
 
-  /** All ways for the same litres in the same kettle, with the answers usual for each. */
+  /**
+   * All ways for the same litres in the same kettle, with the answers usual for each, of bones that
+   * carry as much a kilogram as those that would go in.
+   */
   @Transactional(readOnly = true)
-  public List<Row> compared(double litres, Kettle kettle) {
+  public List<Row> compared(double litres, Kettle kettle, FishUse use, Collection<Input> like) {
     Formats formats = houses.house().formats();
-    PotCost.Prices at = prices();
+    LarderBook.Carrying carrying = larder.carried(like, use);
     Map<String, Learnt> learnt = book.learnt();
     List<Row> rows = new ArrayList<>();
     for (StockMethod method : book.methods().values()) {
       Mass bones = Mass.ofGrams((long) Math.ceil(litres * method.gramsOfBones()));
       PotPlan plan = PotPlan.of(method, method.usual(), bones, litres, kettle);
-      if (plan.kettles() > 0) {
+      if (plan.kettles() > 0 && carrying.mass().isPositive()) {
         int all = plan.allMinutes();
+        Carried batch =
+            carrying
+                .sum()
+                .multipliedBy(plan.bones().dividedBy(carrying.mass()))
+                .plus(new Carried(nothing(), outlay(plan)));
         rows.add(
             new Row(
                 method.name(),
-                formats.money(PotCost.of(plan, at).perLitre()),
+                formats.money(batch.multipliedBy(Fraction.ofEstimate(1 / plan.litres())).total()),
                 Formats.decimal(PotCost.handsPerLitre(plan), 1),
                 formats.say("pot.said.hours", all / 60, all % 60),
                 formats.mass(Mass.ofGrams(method.gramsOfBones())),

@@ -4,6 +4,8 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -84,11 +86,18 @@ public class HomesPagesTest extends WithPages {
 
   private List<ToMake> ofLot(long lot) {
     return planner.toMake().stream()
-        .filter(one -> one.from().stream().anyMatch(input -> input.lot() == lot))
+        .filter(one -> one.from().stream().anyMatch(input -> input.of().lot() == lot))
         .toList();
   }
 
   private String made(long id, String units, String weight, String place) throws Exception {
+    return made(id, units, weight, place, "3.5", "probe 2", 60);
+  }
+
+  /** The same with what the thermometer shows, so many minutes after the heat. */
+  private String made(
+      long id, String units, String weight, String place, String cold, String probe, int minutes)
+      throws Exception {
     return follow(
         "tobiah",
         "/uses/makings/" + id + "/made",
@@ -103,7 +112,34 @@ public class HomesPagesTest extends WithPages {
         "place",
         place,
         "by",
-        "" + people.idOf("tobiah"));
+        "" + people.idOf("tobiah"),
+        "cold",
+        cold,
+        "instrument",
+        probe,
+        "offHeat",
+        LocalTime.now(houses.house().formats().zone())
+            .minusMinutes(minutes)
+            .truncatedTo(ChronoUnit.MINUTES)
+            .toString());
+  }
+
+  @Test
+  public void whatComesFromTheHeatIsShelvedByAReadingInTimeOrNotAtAll() throws Exception {
+    long lot = hake("frame", "1.500");
+    decide(lot, "frame", "clear-stock", "");
+    long id = ofLot(lot).get(0).id();
+    String none = made(id, "1", "", "walk-in, top", "", "", 30);
+    assertTrue(none.contains("No reading says that it is at 5.0 °C or below"), none);
+    assertTrue(none.contains("value=\"walk-in, top\""), "what was typed stays");
+    assertTrue(made(id, "1", "", "walk-in, top", "6", "probe 2", 30).contains("No reading says"));
+    assertTrue(made(id, "1", "", "walk-in, top", "3", "", 30).contains("alert-danger"));
+    assertTrue(
+        made(id, "1", "", "walk-in, top", "3", "probe 2", 7 * 60).contains("not cold in time"));
+    assertEquals(ofLot(lot).size(), 1, "nothing of that was stored");
+    String code = label(made(id, "1", "", "walk-in, top", "3", "probe 2", 30));
+    String shelf = page("ines", "/larder/" + code);
+    assertTrue(shelf.contains("3.0 °C on ") && shelf.contains("probe 2, read by Tobiah"), shelf);
   }
 
   @Test
@@ -353,7 +389,7 @@ public class HomesPagesTest extends WithPages {
         "the wine of the broth is said, though the line said none");
     // 200 g of rice at 2.00, and a quarter of the broth's leek and wine: 0.6 kg of lines at 5.00
     // is not bought
-    assertTrue(soup.additions().amount().doubleValue() < 0.40 + 0.25 * 0.81 + 0.01);
+    assertTrue(soup.beside().goods().amount().doubleValue() < 0.40 + 0.25 * 0.81 + 0.01);
   }
 
   @Test

@@ -3,6 +3,7 @@ package mosaicknife.app.larder;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
@@ -179,6 +180,12 @@ public class LarderPagesTest extends WithPages {
             .map(at -> at.atZone(houses.house().formats().zone()).toLocalDate())
             .orElseThrow();
     assertTrue(put("fillet-left", "", ends.toString(), "ageing rack").contains("no longer"));
+    Held tooLong = new Held(ends, "ageing rack", people.idOf("tobiah"));
+    assertThrows(Refusal.class, () -> decide("fillet-left", Purpose.HOLD, Optional.of(tooLong)));
+    decide(
+        "fillet-left",
+        Purpose.HOLD,
+        Optional.of(new Held(ends.minusDays(1), "ageing rack", people.idOf("tobiah"))));
     assertTrue(
         put("fillet-left", "", ends.minusDays(1).toString(), "ageing rack").contains("Its label"));
     assertTrue(ends.isAfter(today.plusDays(1)), "fresh mackerel on ice keeps some days");
@@ -362,6 +369,27 @@ public class LarderPagesTest extends WithPages {
 
   private String turn(String code, String state) throws Exception {
     return follow("tobiah", "/larder/" + code + "/turn", "state", state);
+  }
+
+  @Test
+  public void whatIsCookedIsColdByAReadingBeforeItSaysSo() throws Exception {
+    String code = shelved("frame", "");
+    assertTrue(turn(code, "COOKED").contains("No reading says that it is at"));
+    assertEquals(book.get(code).state(), Shelved.State.RAW);
+    String cooked =
+        follow(
+            "tobiah",
+            "/larder/" + code + "/turn",
+            "state",
+            "COOKED",
+            "cold",
+            "4.0",
+            "instrument",
+            "probe 1",
+            "offHeat",
+            java.time.LocalTime.now(houses.house().formats().zone()).toString().substring(0, 5));
+    assertTrue(cooked.contains("4.0 °C on "), cooked);
+    assertEquals(book.get(code).state(), Shelved.State.COOKED);
   }
 
   @Test

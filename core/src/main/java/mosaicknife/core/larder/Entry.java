@@ -3,7 +3,7 @@ package mosaicknife.core.larder;
 import java.time.Instant;
 import java.time.LocalDate;
 import mosaicknife.core.check.Check;
-import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.quantity.Mass;
 
 /** Something that happened to an item on a shelf. */
@@ -57,12 +57,12 @@ public sealed interface Entry {
    * @param mass how much, positive
    * @param units how many units of it; 0 where it is counted by weight
    * @param trace which grams of which lots that was
-   * @param additions what that carries of what went in beside the fish
+   * @param beside what that carries of what was laid out beside the fish
    * @param reason why, for waste
    * @param at when
    */
   record Taken(
-      Out out, Mass mass, long units, Trace trace, ExactMoney additions, String reason, Instant at)
+      Out out, Mass mass, long units, Trace trace, Outlay beside, String reason, Instant at)
       implements Entry {
 
     /** Refuses nothing taken. */

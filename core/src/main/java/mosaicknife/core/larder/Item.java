@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.finding.Finding;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
@@ -18,7 +18,7 @@ import mosaicknife.core.quantity.Mass;
  * @param mass what is left
  * @param units how many units are left; 0 if it is counted by weight or gone
  * @param trace which grams of which lots are left in it
- * @param additions what went in beside the fish, as far as it is left
+ * @param beside what was laid out beside the fish, as far as it is left
  * @param state what was done to it last
  * @param useBy the last day to use it
  * @param spot where it lies, or where it was sent from
@@ -30,7 +30,7 @@ public record Item(
     Mass mass,
     long units,
     Trace trace,
-    ExactMoney additions,
+    Outlay beside,
     Shelved.State state,
     LocalDate useBy,
     Shelved.Spot spot,
@@ -61,7 +61,7 @@ public record Item(
             shelved.mass(),
             shelved.units(),
             shelved.trace(),
-            shelved.additions(),
+            shelved.beside(),
             shelved.state(),
             shelved.useBy(),
             shelved.spot(),
@@ -75,7 +75,7 @@ public record Item(
         item.mass,
         item.units,
         item.trace,
-        item.additions,
+        item.beside,
         item.state,
         item.useBy,
         item.spot,
@@ -88,10 +88,10 @@ public record Item(
           mass.minus(taken.mass()),
           units - taken.units(),
           trace.minus(taken.trace()),
-          additions.minus(taken.additions()));
+          beside.minus(taken.beside()));
     }
     if (entry instanceof Entry.Weighed weighed) {
-      return with(weighed.mass(), units, trace, additions);
+      return with(weighed.mass(), units, trace, beside);
     }
     if (entry instanceof Entry.Sent sent) {
       return at(spot, OptionalLong.of(sent.venue()));
@@ -106,20 +106,20 @@ public record Item(
         mass,
         units,
         trace,
-        additions,
+        beside,
         turned.state(),
         turned.useBy(),
         spot,
         underWay);
   }
 
-  private Item with(Mass left, long unitsLeft, Trace traceLeft, ExactMoney additionsLeft) {
+  private Item with(Mass left, long unitsLeft, Trace traceLeft, Outlay besideLeft) {
     return new Item(
-        shelved, entries, left, unitsLeft, traceLeft, additionsLeft, state, useBy, spot, underWay);
+        shelved, entries, left, unitsLeft, traceLeft, besideLeft, state, useBy, spot, underWay);
   }
 
   private Item at(Shelved.Spot other, OptionalLong to) {
-    return new Item(shelved, entries, mass, units, trace, additions, state, useBy, other, to);
+    return new Item(shelved, entries, mass, units, trace, beside, state, useBy, other, to);
   }
 
   /**
@@ -184,7 +184,7 @@ public record Item(
         some,
         taken,
         all ? trace : trace.share(share),
-        all ? additions : additions.multipliedBy(share),
+        all ? beside : beside.multipliedBy(share),
         reason,
         when);
   }

@@ -62,4 +62,18 @@ public final class LabelFacts {
       default -> State.RAW;
     };
   }
+
+  /**
+   * Returns whether something is hot when it is made, so that a reading must say it is cold before
+   * it lies on a shelf.
+   *
+   * @param use what was made
+   * @return true from kettle and smoker
+   */
+  public static boolean comesHot(FishUse use) {
+    return switch (use.work().equipment()) {
+      case KETTLE, SMOKER -> true;
+      default -> false;
+    };
+  }
 }

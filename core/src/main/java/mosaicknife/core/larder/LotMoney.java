@@ -142,6 +142,16 @@ public record LotMoney(
   }
 
   /**
+   * Returns whether a part carries any of the lot's cost.
+   *
+   * @param slot the slot of the part
+   * @return false before the lot is costed, or for a part that is not decided or not used
+   */
+  public boolean carries(String slot) {
+    return perSlot.containsKey(slot) && perSlot.get(slot).isPositive();
+  }
+
+  /**
    * Returns what some grams of a part carry of the lot's cost.
    *
    * @param slot the slot of the part

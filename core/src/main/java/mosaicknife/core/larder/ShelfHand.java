@@ -10,6 +10,7 @@ import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 
 /** What lies on shelves and waits for a use, as the plan sees it. */
@@ -41,8 +42,7 @@ public final class ShelfHand {
    * @param done what was done to the lot before the first cut
    * @param promised how much of it something is to be made of already
    * @param today the day
-   * @return the part, its identifier lot, slot and label with colons between; empty if nothing of
-   *     it waits
+   * @return the part; empty if nothing of it waits
    */
   public static Optional<OnHand> of(
       Item item, LotSheet sheet, Set<PreWork.Task> done, Mass promised, LocalDate today) {
@@ -55,7 +55,8 @@ public final class ShelfHand {
         .map(
             part ->
                 part.shelved(
-                    part.id() + ":" + item.shelved().code(), item.state() == State.THAWED));
+                    new HandId.Kept(source.lot(), source.slot(), item.shelved().code()),
+                    item.state() == State.THAWED));
   }
 
   private static boolean isMain(LotSheet sheet, LotPart part) {

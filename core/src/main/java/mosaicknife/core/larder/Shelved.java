@@ -6,7 +6,7 @@ import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
 import mosaicknife.core.check.Check;
-import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
 
@@ -19,7 +19,7 @@ import mosaicknife.core.safety.Allergen;
  * @param trace which grams of which lots are in it
  * @param mass what it weighed, positive
  * @param units how many units it was; 0 where it is counted by weight alone
- * @param additions what went in beside the fish, in money
+ * @param beside what was laid out beside the fish
  * @param allergens what guests are told of
  * @param traits what the label says of it
  * @param made the day it was made or put there
@@ -35,7 +35,7 @@ public record Shelved(
     Trace trace,
     Mass mass,
     long units,
-    ExactMoney additions,
+    Outlay beside,
     Set<Allergen> allergens,
     Traits traits,
     LocalDate made,
@@ -52,7 +52,7 @@ public record Shelved(
     Check.notNull(trace, "trace");
     Check.that(mass.isPositive(), "Expected a mass above 0 g, found " + mass);
     Check.that(units >= 0, "Expected units from 0, found " + units);
-    Check.that(!additions.isNegative(), "Expected additions from 0, found " + additions);
+    Check.notNull(beside, "outlay");
     Set<Allergen> told = EnumSet.of(Allergen.FISH);
     told.addAll(allergens);
     allergens = Set.copyOf(told);

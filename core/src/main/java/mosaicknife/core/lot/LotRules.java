@@ -276,6 +276,22 @@ public final class LotRules {
   }
 
   /**
+   * Looks whether a part may be held as long as somebody wants to.
+   *
+   * @param lot its lot
+   * @param part the part; how long it was scraped ago is asked again when it is put away
+   * @param held until when, and where
+   * @param today the day
+   * @param zone the time zone of the house
+   * @return what is wrong, or nothing
+   */
+  public static Optional<Finding> holding(
+      Lot lot, Part part, Held held, LocalDate today, ZoneId zone) {
+    LotPart itself = new LotPart(part, Optional.empty(), Mass.ZERO, Mass.ZERO, List.of(), 0);
+    return keptRaw(lot, itself, today, held.until(), zone);
+  }
+
+  /**
    * Looks whether a part may go where it goes: to a dish that is raw, cured or underdone only
    * through the raw gate. It is the one door: whoever sends a part anywhere asks here, and whoever
    * shows where it goes asks again.

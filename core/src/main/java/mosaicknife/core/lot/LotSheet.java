@@ -184,6 +184,37 @@ public record LotSheet(
     return Math.sqrt(variance);
   }
 
+  /**
+   * Returns the same lot as it would be costed if a part that nobody decided about became
+   * something.
+   *
+   * @param slot the part
+   * @param purpose what it would be for
+   * @param to where it would go
+   * @param worth what a kilogram of it would be worth
+   * @return the lot; the same if the part is decided already
+   */
+  public LotSheet deciding(
+      String slot, Purpose purpose, Destination to, Optional<UnitPrice> worth) {
+    List<LotPart> decided =
+        parts.stream()
+            .map(
+                one ->
+                    one.slot().equals(slot) && one.purpose().isEmpty()
+                        ? new LotPart(
+                            one.part().goingTo(purpose, to, worth),
+                            one.expected(),
+                            one.spread(),
+                            one.outstanding(),
+                            one.taken(),
+                            one.sizes())
+                        : one)
+            .toList();
+    Breakdown broken =
+        new Breakdown(lot.state(), lot.purchased(), lot.fish(), nodes(lot, decided, norms));
+    return new LotSheet(lot, plan, decided, broken, balance, tiles, norms);
+  }
+
   private static List<Node> nodes(Lot lot, List<LotPart> parts, HouseNorms norms) {
     Set<Long> there = parts.stream().map(LotPart::id).collect(Collectors.toSet());
     List<Node> nodes = new ArrayList<>();

@@ -70,6 +70,18 @@ public record Part(
    * @return the part as it would be
    */
   public Part goingTo(Purpose other, Destination to) {
+    return goingTo(other, to, value);
+  }
+
+  /**
+   * Returns the same part with another purpose, destination and worth.
+   *
+   * @param other the purpose
+   * @param to where it goes
+   * @param worth what a kilogram of it is worth so
+   * @return the part as it would be
+   */
+  public Part goingTo(Purpose other, Destination to, Optional<UnitPrice> worth) {
     return new Part(
         id,
         slot,
@@ -85,7 +97,7 @@ public record Part(
         venueId,
         Optional.of(other),
         to,
-        value,
+        worth,
         held,
         shelf,
         version);

@@ -6,6 +6,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -131,6 +132,21 @@ public record Batch(FishUse use, Mass fish, Mass piece) {
                 })
             .reduce(BigDecimal.ZERO, BigDecimal::add);
     return new ExactMoney(sum, currency);
+  }
+
+  /**
+   * Returns what is laid out for it beside the fish. Heat is not counted outside a pot.
+   *
+   * @param hour what an hour of work costs
+   * @param made how many units are made of it
+   * @param there how much of a line lies on a shelf with a cost of its own
+   * @return what else goes in, and set-up and units at the hour
+   */
+  public Outlay outlay(ExactMoney hour, long made, Map<RecipeLine, Mass> there) {
+    return new Outlay(
+        additions(hour.currency(), there),
+        hour.multipliedBy(Fraction.of(use.work().minutes(made), 60)),
+        ExactMoney.zero(hour.currency()));
   }
 
   /**

@@ -36,7 +36,7 @@ public final class Coming {
       if (free && planned.mass().compareTo(LotRules.SMALLEST_PART) >= 0) {
         parts.add(
             new OnHand(
-                id + ":" + planned.slot().code(),
+                new HandId.Coming(id, planned.slot().code()),
                 fish.species().name()
                     + ", "
                     + planned.slot().name().toLowerCase(java.util.Locale.ROOT),

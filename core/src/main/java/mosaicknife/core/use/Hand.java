@@ -107,7 +107,7 @@ public final class Hand {
     List<Part> all = sheet.parts().stream().map(LotPart::part).toList();
     boolean scaled = sheet.lot().arrival().scaled() || PreWork.isScaled(done, part.kind());
     return new OnHand(
-        sheet.lot().id() + ":" + part.slot(),
+        new HandId.Cut(sheet.lot().id(), part.slot()),
         sheet.lot().species().name() + ", " + part.name().toLowerCase(Locale.ROOT),
         part.kind(),
         sheet.lot().species(),

@@ -10,7 +10,7 @@ import mosaicknife.core.safety.Fitness;
 /**
  * A part that lies there, or will when the lot is cut, with what decides what it may become.
  *
- * @param id its identifier, of a lot's part or of something on a shelf
+ * @param id which part it is
  * @param name its name on screen
  * @param kind its kind
  * @param species the fish it is of
@@ -23,7 +23,7 @@ import mosaicknife.core.safety.Fitness;
  * @param measured whether it was weighed; if not, it is expected by the norm
  */
 public record OnHand(
-    String id,
+    HandId id,
     String name,
     PartKind kind,
     Species species,
@@ -37,7 +37,7 @@ public record OnHand(
 
   /** Refuses nothing at all. */
   public OnHand {
-    Check.text(id, "id");
+    Check.notNull(id, "id");
     Check.text(name, "name");
     Check.notNull(kind, "kind");
     Check.notNull(species, "species");
@@ -85,13 +85,13 @@ public record OnHand(
   /**
    * Returns the same on a shelf, under a label.
    *
-   * @param label the identifier there
+   * @param kept which it is there
    * @param wasThawed whether it was frozen and thawed
    * @return the part
    */
-  public OnHand shelved(String label, boolean wasThawed) {
+  public OnHand shelved(HandId.Kept kept, boolean wasThawed) {
     return new OnHand(
-        label,
+        kept,
         name,
         kind,
         species,

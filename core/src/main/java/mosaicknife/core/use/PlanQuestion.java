@@ -36,7 +36,7 @@ public record PlanQuestion(
     hands = Map.copyOf(hands);
     left = Map.copyOf(left);
     locks = List.copyOf(locks);
-    Set<String> seen = new HashSet<>();
+    Set<Object> seen = new HashSet<>();
     for (OnHand part : parts) {
       Check.that(seen.add(part.id()), "Expected each part once, found twice " + part.id());
     }
@@ -83,12 +83,12 @@ public record PlanQuestion(
   /**
    * Grams of a part that somebody gave a use by hand.
    *
-   * @param part the identifier of the part
+   * @param part which part
    * @param use the code of the use
    * @param venue the number of the venue
    * @param mass how much, positive
    */
-  public record Lock(String part, String use, long venue, Mass mass) {
+  public record Lock(HandId part, String use, long venue, Mass mass) {
 
     /** Refuses nothing. */
     public Lock {

@@ -210,7 +210,7 @@ public final class UsePlanner {
     for (Map.Entry<OnHand, Pool> one : fits.entrySet()) {
       if (one.getValue().fits().contains(wanted.use().code())) {
         OnHand part = one.getKey();
-        IntVar count = model.newIntVar(0, part.pieces(), part.id());
+        IntVar count = model.newIntVar(0, part.pieces(), part.id().text());
         pieces.computeIfAbsent(wanted.id(), key -> new LinkedHashMap<>()).put(part, count);
         sum.add(count);
         taken

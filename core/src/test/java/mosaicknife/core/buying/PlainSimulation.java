@@ -22,13 +22,17 @@ final class PlainSimulation {
 
   /** The portions of one drawn fish. */
   int portions(List<MainCut> mains, SizeGrade grade, Serving rule) {
+    return portions(mains, grade, rule.lightest().milligrams());
+  }
+
+  private int portions(List<MainCut> mains, SizeGrade grade, long lightest) {
     double mass = mass(grade);
     double common = random.nextGaussian();
     int portions = 0;
     for (MainCut main : mains) {
       double deviation = SHARED * common + OWN * random.nextGaussian();
       double share = Math.max(LEAST_OF_MEAN * main.mean(), main.mean() + main.spread() * deviation);
-      portions += (int) (mass * share / rule.lightest().milligrams());
+      portions += (int) (mass * share / lightest);
     }
     return portions;
   }
@@ -39,6 +43,7 @@ final class PlainSimulation {
   double riskTogether(
       List<MainCut> mains, SizeGrade grade, Serving rule, int fish, int plates, int draws) {
     int shortOf = 0;
+    long lightest = rule.lightest().milligrams();
     for (int draw = 0; draw < draws; draw++) {
       double worth = 0;
       for (int i = 0; i < fish; i++) {
@@ -49,7 +54,7 @@ final class PlainSimulation {
           double portions =
               mass
                   * Math.max(LEAST_OF_MEAN * main.mean(), main.mean() + main.spread() * off)
-                  / rule.lightest().milligrams();
+                  / lightest;
           worth += portions >= 1 ? Math.floor(portions) : 1 / Math.ceil(1 / portions);
         }
       }
@@ -75,10 +80,11 @@ final class PlainSimulation {
   double risk(
       List<MainCut> mains, SizeGrade grade, Serving rule, int fish, Demand demand, int draws) {
     int shortOf = 0;
+    long lightest = rule.lightest().milligrams();
     for (int draw = 0; draw < draws; draw++) {
       int portions = 0;
       for (int i = 0; i < fish; i++) {
-        portions += portions(mains, grade, rule);
+        portions += portions(mains, grade, lightest);
       }
       long wanted =
           Math.max(

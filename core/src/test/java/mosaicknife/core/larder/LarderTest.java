@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.larder.Entry.Out;
 import mosaicknife.core.larder.FreezingTime.Cold;
@@ -32,6 +33,12 @@ public class LarderTest {
   private static final Instant NOON = Instant.parse("2026-11-26T12:00:00Z");
   private static final Mass KILO = Mass.ofGrams(1000);
 
+  private static final Outlay BESIDE = new Outlay(euros("2.50"), euros("9.00"), euros("0.60"));
+
+  private static ExactMoney euros(String amount) {
+    return ExactMoney.of(amount, java.util.Currency.getInstance("EUR"));
+  }
+
   private static Item item(State state, LocalDate useBy, long units, Entry... entries) {
     Shelved shelved =
         new Shelved(
@@ -41,7 +48,7 @@ public class LarderTest {
             Trace.of(4, "trim", KILO),
             KILO,
             units,
-            ExactMoney.of("2.50", java.util.Currency.getInstance("EUR")),
+            BESIDE,
             Set.of(),
             new Shelved.Traits(false, false, false),
             TODAY.minusDays(1),
@@ -161,7 +168,7 @@ public class LarderTest {
         item(State.RAW, TODAY, 0, new Entry.Weighed(Mass.ofGrams(930), Mass.ZERO, "82 %", NOON));
     assertEquals(dry.mass(), Mass.ofGrams(930));
     assertEquals(dry.trace().mass(), KILO);
-    assertEquals(dry.additions(), item(State.RAW, TODAY, 0).additions());
+    assertEquals(dry.beside(), BESIDE);
     assertEquals(dry.dried(), Mass.ofGrams(70));
     assertEquals(what(LarderRules.weighing(dry, Mass.ofGrams(960))), Problem.HEAVIER);
     assertEquals(what(LarderRules.weighing(dry, Mass.ofGrams(940))), null, "within 2 %");

@@ -12,6 +12,7 @@ import java.util.Set;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnShelf;
 import mosaicknife.core.lot.TestLot;
@@ -20,6 +21,7 @@ import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
+import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.UseCatalogue;
 import org.testng.annotations.Test;
@@ -43,7 +45,8 @@ public class WaitingTest {
 
   private static Map<String, Mass> waiting(LotSheet sheet, Map<String, Mass> promised) {
     return Hand.of(sheet, 1, Set.of(), promised, TODAY).stream()
-        .collect(java.util.stream.Collectors.toMap(part -> part.id().substring(2), OnHand::mass));
+        .collect(
+            java.util.stream.Collectors.toMap(part -> part.id().text().substring(2), OnHand::mass));
   }
 
   @Test
@@ -64,7 +67,7 @@ public class WaitingTest {
     LotSheet sheet = hake().sheet();
     Set<PreWork.Task> head = Set.of(PreWork.Task.SCALE_THE_HEAD);
     for (OnHand part : Hand.of(sheet, 1, head, Map.of(), TODAY)) {
-      assertEquals(part.condition().scaled(), part.id().equals("7:head"), part.id());
+      assertEquals(part.condition().scaled(), part.id().text().equals("7:head"), part.name());
     }
   }
 
@@ -88,7 +91,7 @@ public class WaitingTest {
             Trace.of(7, slot, Mass.ofGrams(grams)),
             Mass.ofGrams(grams),
             0,
-            ExactMoney.zero(TestLot.EUR),
+            Outlay.none(TestLot.EUR),
             Set.of(),
             new Shelved.Traits(true, false, false),
             TODAY,
@@ -107,7 +110,7 @@ public class WaitingTest {
     assertFalse(ShelfHand.mayWait(frame, TODAY.plusDays(3)), "its day is over");
     assertFalse(ShelfHand.mayWait(shelf("frame", 600, Shelved.State.FROZEN), TODAY));
     OnHand waits = ShelfHand.of(frame, sheet, Set.of(), Mass.ofGrams(100), TODAY).orElseThrow();
-    assertEquals(waits.id(), "7:frame:K7Q2M");
+    assertEquals(waits.id(), new HandId.Kept(7, "frame", "K7Q2M"));
     assertEquals(waits.mass(), Mass.ofGrams(500));
     assertEquals(waits.venue(), 2);
     assertTrue(waits.condition().thawed());

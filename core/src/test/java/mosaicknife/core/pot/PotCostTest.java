@@ -7,8 +7,11 @@ import java.math.BigDecimal;
 import java.util.Currency;
 import java.util.Optional;
 import java.util.Set;
+import mosaicknife.core.cost.Carried;
+import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
 
@@ -22,10 +25,10 @@ public class PotCostTest {
   }
 
   private static final PotCost.Prices PRICES =
-      new PotCost.Prices(euros("2.00"), euros("0.30"), euros("18.00"), Optional.empty());
+      new PotCost.Prices(euros("0.30"), euros("18.00"), Optional.empty());
 
   @Test
-  public void aBatchCostsBonesLinesHeatAndHands() {
+  public void aBatchLaysOutLinesHandsAndHeat() {
     // ten litres want 5.2 kg of bones
     PotPlan plan =
         PotPlan.of(
@@ -34,22 +37,21 @@ public class PotCostTest {
             Mass.ofKilograms("5.2"),
             10,
             new Kettle("tall", new BigDecimal("30"), 36, 5000));
-    PotCost cost = PotCost.of(plan, PRICES);
-    assertEquals(cost.bones().amount().doubleValue(), 10.4, 0.01, "5.2 kg at 2.00");
+    Outlay laid = PotCost.of(plan, PRICES);
     // celery and leek alone without wine: 14 % of 5.2 kg at 1.90
-    assertEquals(cost.lines().amount().doubleValue(), 0.728 * 1.9, 0.01);
+    assertEquals(laid.goods().amount().doubleValue(), 0.728 * 1.9, 0.01);
     // split, strain and pack: 15 minutes each, at 18.00 an hour
     assertEquals(plan.handMinutes(), 45);
-    assertEquals(cost.hands().amount().doubleValue(), 13.5, 0.001);
+    assertEquals(laid.work().amount().doubleValue(), 13.5, 0.001);
     double kilowattHours = 5.0 * (plan.heatMinutes() + 30 * 0.15) / 60;
     assertEquals(plan.kilowattHours(), kilowattHours, 1e-9);
-    assertEquals(cost.fuel().amount().doubleValue(), 0.3 * kilowattHours, 0.01);
+    assertEquals(laid.fuel().amount().doubleValue(), 0.3 * kilowattHours, 0.01);
+    // a litre of it, with bones that carry 2.00 a kilogram
+    Carried litre = new Carried(euros("10.40"), laid).multipliedBy(Fraction.of(1, 10));
     assertEquals(
-        cost.perLitre().amount().doubleValue(),
-        cost.total().amount().doubleValue() / plan.litres(),
-        0.001);
-    assertEquals(
-        cost.total().amount().doubleValue(), 10.4 + 0.728 * 1.9 + 13.5 + 0.3 * kilowattHours, 0.02);
+        litre.total().amount().doubleValue(),
+        (10.4 + 0.728 * 1.9 + 13.5 + 0.3 * kilowattHours) / 10,
+        0.002);
   }
 
   @Test

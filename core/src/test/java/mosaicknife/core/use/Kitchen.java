@@ -36,7 +36,7 @@ final class Kitchen {
       int days,
       OnHand.Condition condition) {
     return new OnHand(
-        id,
+        new HandId.Cut(1, id),
         id,
         CATALOGUE.findKind(kind).orElseThrow(),
         CATALOGUE.getSpecies(species),

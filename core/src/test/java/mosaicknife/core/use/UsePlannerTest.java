@@ -143,7 +143,7 @@ public class UsePlannerTest {
             Map.of(),
             Map.of(),
             Map.of(),
-            List.of(new Lock("trim", "skewer", 2, Mass.ofGrams(300))));
+            List.of(new Lock(new HandId.Cut(1, "trim"), "skewer", 2, Mass.ofGrams(300))));
     UsePlan plan = UsePlanner.plan(locked, 10);
     assertEquals(units(plan, "skewer@2"), 6);
     assertEquals(units(plan, "patty@1"), 5);
@@ -159,7 +159,7 @@ public class UsePlannerTest {
                     Map.of(),
                     Map.of(),
                     Map.of(),
-                    List.of(new Lock("trim", "skewer", 2, Mass.ofGrams(700)))),
+                    List.of(new Lock(new HandId.Cut(1, "trim"), "skewer", 2, Mass.ofGrams(700)))),
                 10));
   }
 
@@ -323,8 +323,8 @@ public class UsePlannerTest {
                   .filter(one -> one.part().equals(part))
                   .map(UsePlan.Left::mass)
                   .toList());
-      assertTrue(used.plus(left).compareTo(part.mass()) <= 0, part.id());
-      assertTrue(part.mass().minus(used).minus(left).compareTo(Mass.ofGrams(1)) < 0, part.id());
+      assertTrue(used.plus(left).compareTo(part.mass()) <= 0, part.name());
+      assertTrue(part.mass().minus(used).minus(left).compareTo(Mass.ofGrams(1)) < 0, part.name());
     }
     for (Making making : plan.makings()) {
       assertTrue(making.units() <= making.wanted().most());

@@ -62,7 +62,7 @@ public class UsesBench {
           long milligrams = (long) (fish.milligrams() * share.mean() * count);
           parts.add(
               new OnHand(
-                  "part" + parts.size(),
+                  new HandId.Cut(1, "part" + parts.size()),
                   share.slot().name(),
                   share.slot().kind(),
                   species,
@@ -79,7 +79,7 @@ public class UsesBench {
       if (parts.size() < PARTS) {
         parts.add(
             new OnHand(
-                "part" + parts.size(),
+                new HandId.Cut(1, "part" + parts.size()),
                 "trim",
                 Kitchen.CATALOGUE.findKind("trim").orElseThrow(),
                 species,
