@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.TestLots;
@@ -64,7 +63,10 @@ public class PotPagesTest extends WithPages {
   private long lot;
   private long kettle;
 
-  /** A hake whose frame of 1.6 kg is the only one like it, and a kettle of a name of its own. */
+  /** Of these tests alone: the bones that lie there go in first. */
+  private long venue;
+
+  /** A hake with a frame of 1.6 kg, and a kettle of a name of its own beside it. */
   @BeforeMethod
   void bonesAndAKettle() {
     lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "6.000");
@@ -80,17 +82,18 @@ public class PotPagesTest extends WithPages {
                     Entry.of(MassText.parse("1.600 kg", MassUnit.KILOGRAM)),
                     Optional.empty(),
                     "")));
-    kettle = kettle(houses.venues().get(0).id());
-  }
-
-  private long kettle(long venue) {
+    if (venue == 0) {
+      people.as("adaeze", () -> venue = houses.addVenue("Quay kitchen").id());
+    }
+    jdbc.sql("update lot set venue_id = ? where id = ?").params(venue, lot).update();
     String name = "Kettle " + UUID.randomUUID().toString().substring(0, 6);
     people.as("ines", () -> keeper.keep(venue, name, new BigDecimal("20"), 36, 5000));
-    return book.kettles().stream()
-        .filter(one -> one.kettle().name().equals(name))
-        .findFirst()
-        .orElseThrow()
-        .id();
+    kettle =
+        book.kettles().stream()
+            .filter(one -> one.kettle().name().equals(name))
+            .findFirst()
+            .orElseThrow()
+            .id();
   }
 
   private String put(String... more) throws Exception {
@@ -125,9 +128,10 @@ public class PotPagesTest extends WithPages {
     return follow("tobiah", "/pot/" + brew.id() + "/" + what, "step", step);
   }
 
-  /** Nobody's clock or plan still counts with a pot of this test. */
+  /** Nobody's clock or plan still counts with a pot or a bone of this test. */
   @AfterMethod
   void offTheHob() {
+    jdbc.sql("update lot set landed_on = landed_on - 30 where id = ?").params(lot).update();
     people.as(
         "ines",
         () -> book.running().forEach(brew -> makings.drop(brew.making().id(), "the test is over")));
@@ -210,12 +214,6 @@ public class PotPagesTest extends WithPages {
 
   @Test
   public void whatAPotCostsIsWhatItsShelfCarriesAndWhatIsTaken() throws Exception {
-    // at a venue of its own, whose bones go in first
-    AtomicLong venue = new AtomicLong();
-    String name = "Quay kitchen " + UUID.randomUUID().toString().substring(0, 6);
-    people.as("adaeze", () -> venue.set(houses.addVenue(name).id()));
-    jdbc.sql("update lot set venue_id = ? where id = ?").params(venue.get(), lot).update();
-    kettle = kettle(venue.get());
     TestLots lots = new TestLots(applicationContext);
     lots.weigh(lot, "fillet-left", "1.500 kg");
     lots.weigh(lot, "fillet-right", "1.500 kg");
