@@ -1,5 +1,6 @@
 package mosaicknife.app;
 
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
@@ -13,6 +14,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mosaicknife.app.account.TokenIssuer;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.Take;
@@ -29,25 +31,34 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Thirty lots, cut and weighed in any way: every page tells the same plates of the same fish. */
+/** Thirty lots, cut and weighed in any way: every page tells the same of the same fish. */
 public class AgreementPagesTest extends WithPages {
 
   private static final int LOTS = 30;
   private static final List<String> FISH =
       List.of("hake", "gurnard", "plaice", "pollack", "mackerel", "turbot", "trout");
   private static final Pattern LOT = Pattern.compile("(?i)lot (\\d+)");
+  private static final Pattern CARRIES = Pattern.compile(",([0-9]+\\.[0-9]{2}),,,\"?EUR");
   private static final Pattern COUNT = Pattern.compile("(\\d+) plate");
 
   @Autowired private LotSheets sheets;
   @Autowired private WeighingRecorder bench;
 
+  @Autowired private TokenIssuer issuer;
+
   private final Random random = new Random(26);
+
+  /** What the butcher read off the scale, by lot and part: nothing of ours in between. */
+  private final Map<Long, Map<String, Integer>> read = new TreeMap<>();
 
   @Test
   public void everyPageTellsTheSamePlates() throws Exception {
     TestLots received = new TestLots(applicationContext);
     Map<Long, Integer> fish = new TreeMap<>();
+    Map<Long, String> invoiced = new TreeMap<>();
     for (int i = 0; i < LOTS; i++) {
       int count = 1 + random.nextInt(5);
       double kilograms = count * (0.6 + random.nextDouble() * 2);
@@ -56,6 +67,11 @@ public class AgreementPagesTest extends WithPages {
               FISH.get(i % FISH.size()), State.GUTTED, count, "%.3f".formatted(kilograms));
       weigh(lot, count);
       fish.put(lot, count);
+      invoiced.put(lot, "%.3f".formatted(kilograms));
+    }
+    String token = issuer.issue("ines", "port-sallow-demo", "10.26.0.1").token();
+    for (long lot : fish.keySet()) {
+      theApiTellsTheGrams(lot, token);
     }
     Map<Long, Long> told = new TreeMap<>();
     int together = 0;
@@ -87,6 +103,7 @@ public class AgreementPagesTest extends WithPages {
           plan.select(".plan-sums dd > span").first().text().replace("≈ ", ""),
           "" + plates,
           "Plan, " + at);
+      theSheetAddsUpToTheInvoice(lot, invoiced.get(lot));
       told.put(lot, plates);
       together += sheets.get(lot).parts().stream().anyMatch(p -> p.pieces(0) > 0) ? 1 : 0;
     }
@@ -106,6 +123,38 @@ public class AgreementPagesTest extends WithPages {
     }
     assertTrue(listed >= 5, listed + " are listed on Today");
     received.close();
+  }
+
+  private void theApiTellsTheGrams(long lot, String token) throws Exception {
+    String answer =
+        mvc.perform(get("/api/v1/lots/" + lot).header("Authorization", "Bearer " + token))
+            .andReturn()
+            .getResponse()
+            .getContentAsString();
+    Map<String, Integer> parts = new TreeMap<>();
+    for (JsonNode part : new JsonMapper().readTree(answer).get("parts")) {
+      if (part.has("measuredGrams")) {
+        parts.put(part.get("part").asString(), part.get("measuredGrams").intValue());
+      }
+    }
+    assertEquals(parts, read.getOrDefault(lot, Map.of()), "API, lot " + lot);
+  }
+
+  /** 12.00 a kilogram, in cents: what the parts carry is that and nothing else. */
+  private void theSheetAddsUpToTheInvoice(long lot, String kilograms) throws Exception {
+    BigDecimal invoice =
+        new BigDecimal(kilograms)
+            .multiply(BigDecimal.valueOf(12))
+            .setScale(2, RoundingMode.HALF_UP);
+    BigDecimal carried = BigDecimal.ZERO;
+    String sheet = page("ines", "/cost/" + lot + "/sheet.csv");
+    for (String row : sheet.substring(sheet.indexOf("carries")).split("\\R")) {
+      Matcher money = CARRIES.matcher(row);
+      if (money.find()) {
+        carried = carried.add(new BigDecimal(money.group(1)));
+      }
+    }
+    assertEquals(carried, invoice, "cost sheet, lot " + lot + ": " + sheet);
   }
 
   private static long count(String text, String where) {
@@ -150,6 +199,8 @@ public class AgreementPagesTest extends WithPages {
             .multiply(BigDecimal.valueOf(of))
             .setScale(0, RoundingMode.HALF_UP)
             .max(BigDecimal.ONE);
+    read.computeIfAbsent(lot, key -> new TreeMap<>())
+        .merge(part.slot(), grams.intValueExact(), Integer::sum);
     people.as(
         "tobiah",
         () ->

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -74,6 +75,16 @@ public class LarderTest extends InBrowser {
     Locator one =
         page.locator(".makes > li").filter(new Locator.FilterOptions().setHasText(name)).first();
     one.locator("input[name=place]").fill(place);
+    if (one.locator("input[name=cold]").count() > 0) {
+      // it comes from the heat: shelved by a reading
+      one.locator("input[name=offHeat]")
+          .fill(
+              LocalTime.now(bean(HouseSettings.class).house().formats().zone())
+                  .toString()
+                  .substring(0, 5));
+      one.locator("input[name=cold]").fill("3.5");
+      one.locator("input[name=instrument]").fill("probe 2");
+    }
     one.locator("button:has-text('on the shelf')").click();
     assertThat(page.locator(".alert-success")).containsText("Made and put on " + place);
     return code(page);

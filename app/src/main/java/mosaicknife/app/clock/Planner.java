@@ -50,14 +50,13 @@ class Planner {
   }
 
   /** Whether a task can be put somewhere, beside what was put somewhere already. */
-  boolean fits(Agenda agenda, String task, int start) {
+  synchronized boolean fits(Agenda agenda, String task, int start) {
     Agenda pinned =
         agenda.withTasks(
             agenda.tasks().stream()
                 .map(one -> one.id().equals(task) ? one.fixed(Task.Fixed.pinned(start)) : one)
                 .toList());
-    return !of(pinned).given().contains(Schedule.Given.PINS)
-        || of(agenda).given().contains(Schedule.Given.PINS);
+    return Backward.fits(agenda, pinned, seconds);
   }
 
   /** What would help a day that is late, the best few. */

@@ -19,6 +19,7 @@ import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.cost.Comparison;
 import mosaicknife.core.cost.Contender;
+import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.Mass;
@@ -66,7 +67,7 @@ class CompareController {
     Formats formats = houses.house().formats();
     List<Dish> all = dishes.all().stream().filter(one -> !one.whole()).toList();
     Optional<Dish> chosen = all.stream().filter(one -> ("" + one.id()).equals(dish)).findFirst();
-    Serving serving = chosen.map(Dish::serving).orElse(Serving.slices(Mass.ofGrams(180)));
+    Serving serving = chosen.map(Dish::serving).orElse(LotRules.USUAL_SERVING);
     try {
       serving = serving(portion, tolerance, serving, formats);
     } catch (Refusal | QuantityFormatException refusal) {

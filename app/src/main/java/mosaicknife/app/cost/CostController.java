@@ -11,6 +11,7 @@ import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.shared.ApartWords;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Typed;
@@ -65,6 +66,7 @@ class CostController {
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("cost", CostView.of(sheet, dishes.plates(sheet), formats));
+    model.addAttribute("apart", ApartWords.of(sheet, formats));
     model.addAttribute(
         "places",
         larder.moneyOf(List.of(sheet)).get(id).places().entrySet().stream()

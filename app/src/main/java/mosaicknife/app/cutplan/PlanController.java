@@ -25,6 +25,7 @@ import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
+import mosaicknife.app.shared.ApartWords;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
@@ -109,6 +110,7 @@ class PlanController {
     model.addAttribute("sheet", sheet);
     model.addAttribute("lot", sheet.lot());
     model.addAttribute("plan", view(sheet));
+    model.addAttribute("apart", ApartWords.of(sheet, formats));
     model.addAttribute("drawing", drawing(sheet));
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.LARGE, formats));
     model.addAttribute("venues", houses.venues());

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.ApartWords;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
@@ -159,6 +160,7 @@ class SliceController {
     }
     model.addAttribute("sides", sides);
     model.addAttribute("plates", SliceView.plates(sheet, formats));
+    model.addAttribute("apart", ApartWords.of(sheet, formats));
     if (question.isTyped()) {
       model.addAttribute("asked", sides.stream().mapToLong(SliceView.Side::count).sum());
     }

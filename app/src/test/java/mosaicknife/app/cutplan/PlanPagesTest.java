@@ -139,9 +139,11 @@ public class PlanPagesTest extends WithPages {
     // 5 oz are 141.747615625 g, kept to the milligram
     assertEquals(
         sheets.get(lot).plates().serving().target(), Mass.ofMilligrams(141_748), "five ounces");
-    String refused =
-        follow("ines", "/plan/" + lot + "/portion", "portion", "a handful", "form", "SLICES");
-    assertTrue(refused.contains("value=\"a handful\""), "what was typed stays");
+    for (String no : List.of("a handful", "0.1 oz", "-1 oz", "9 kg")) {
+      String refused = follow("ines", "/plan/" + lot + "/portion", "portion", no, "form", "SLICES");
+      assertTrue(refused.contains("alert-danger"), no);
+      assertTrue(refused.contains("value=\"" + no + "\""), "what was typed stays: " + no);
+    }
     assertEquals(sheets.get(lot).plates().serving().target(), Mass.ofMilligrams(141_748));
     assertEquals(
         send("maren", "/plan/" + lot + "/portion", "portion", "200 g", "form", "SLICES")

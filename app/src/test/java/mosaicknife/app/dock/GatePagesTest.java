@@ -383,6 +383,23 @@ public class GatePagesTest extends WithPages {
     assertEquals(sheets.get(lot).find("fillet-left").orElseThrow().becomes(), "Pollack with lime");
   }
 
+  /**
+   * Two tablets with the same page: the second is told, keeps what it typed, and changes nothing.
+   */
+  @Test
+  public void oneOfTwoTabletsRenames() throws Exception {
+    dish("Gurnard of two tablets", 0, false);
+    Dish dish = dishes.find("Gurnard of two tablets").orElseThrow();
+    String address = "/buy/dishes/" + dish.id() + "/change";
+    follow("ines", address, fields("Gurnard of the first", 0, false, dish.version()));
+    String second =
+        follow("adaeze", address, fields("Gurnard of the second", 0, false, dish.version()));
+    assertTrue(second.contains("Someone else changed this dish"), second);
+    assertTrue(second.contains("value=\"Gurnard of the second\""), "what was typed stays");
+    assertTrue(dishes.find("Gurnard of the first").isPresent());
+    assertEquals(dishes.find("Gurnard of the second"), Optional.empty());
+  }
+
   /** What was decided while the gate was open is asked again when it closes. */
   @Test
   public void whatWasDecidedIsAskedAgainAndSaidEverywhere() throws Exception {

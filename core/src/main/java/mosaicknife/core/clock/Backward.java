@@ -93,6 +93,29 @@ public final class Backward {
   }
 
   /**
+   * Says whether a day can be as somebody wants it. It is refused only where that is proved: a
+   * machine that is too slow to tell refuses nobody.
+   *
+   * @param day the day as it is
+   * @param wanted the same with what somebody puts somewhere
+   * @param seconds how long the solver may look each time, positive
+   * @return false if the wish is what makes it impossible
+   */
+  public static boolean fits(Agenda day, Agenda wanted, double seconds) {
+    for (Set<Given> given : GIVING) {
+      if (!given.contains(Given.PINS) && !isRefuted(day, given, seconds)) {
+        return !isRefuted(wanted, given, seconds);
+      }
+    }
+    return true;
+  }
+
+  private static boolean isRefuted(Agenda agenda, Set<Given> given, double seconds) {
+    return solver(seconds).solve(new Backward(agenda, given).day.model())
+        == CpSolverStatus.INFEASIBLE;
+  }
+
+  /**
    * Finds by how much a day must be late, and nothing else: quicker than a schedule.
    *
    * @param agenda what is to be done

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.OnBoard.Known;
 import mosaicknife.core.plan.Pieces;
@@ -25,7 +26,19 @@ final class Board {
   private final boolean pinBones;
   private final List<OnBoard> all = new ArrayList<>();
 
+  private final Predicate<LotPart> served;
+
+  /** What goes on plates, or will by the plan while nobody decided. */
   Board(LotSheet sheet) {
+    this(
+        sheet,
+        part ->
+            part.purpose().or(() -> sheet.usualPurpose(part)).equals(Optional.of(Purpose.PLATE)));
+  }
+
+  /** The parts somebody asks for, laid out the same way. */
+  Board(LotSheet sheet, Predicate<LotPart> served) {
+    this.served = served;
     this.sheet = sheet;
     this.lot = sheet.lot();
     this.pinBones = sheet.plan().leavesPinBones();
@@ -177,8 +190,7 @@ final class Board {
   }
 
   private boolean isServed(LotPart part) {
-    return part.part().putInto().isEmpty()
-        && part.purpose().or(() -> sheet.usualPurpose(part)).equals(Optional.of(Purpose.PLATE));
+    return part.part().putInto().isEmpty() && served.test(part);
   }
 
   private void add(LotPart part, int fish, Mass mass, Known known, Cut cut) {

@@ -272,7 +272,7 @@ public record Lot(
    * Returns what a freezing record of the lot has to fit with.
    *
    * @param zone where the house is
-   * @return its receipt, its landing, and how warm it was when
+   * @return its receipt, its landing, how warm it was when, and the records that stand
    */
   public FreezingRecord.Known known(ZoneId zone) {
     return new FreezingRecord.Known(
@@ -280,6 +280,7 @@ public record Lot(
         landedOn(),
         arrival().temperature(),
         cold.warm().stream().map(ColdChain.Warm::at).toList(),
+        papers.records(),
         zone);
   }
 

@@ -2,6 +2,7 @@ package mosaicknife.core.lot;
 
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.PartSlot;
+import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.buying.Counts;
 import mosaicknife.core.buying.FishPortions;
@@ -150,6 +152,45 @@ public final class LotPortions {
    */
   public WholePortions counted() {
     return count(tonight());
+  }
+
+  /**
+   * Returns the plates of the lot that another station may tell otherwise, by why it does.
+   *
+   * @return how many, from 1; a reason that no plate has is not in it, and nothing is to come of a
+   *     lot of which nothing was weighed: it is all by the norm
+   */
+  public Map<Apart, Long> apart() {
+    List<OnBoard> board = OnBoard.of(sheet);
+    List<OnBoard> weighed = board.stream().filter(OnBoard::isWeighed).toList();
+    List<LotPart> kept = sheet.kept();
+    Map<Apart, List<OnBoard>> by = new EnumMap<>(Apart.class);
+    if (!weighed.isEmpty()) {
+      by.put(Apart.TO_COME, board.stream().filter(piece -> !piece.isWeighed()).toList());
+    }
+    by.put(
+        Apart.UNDECIDED,
+        weighed.stream().filter(piece -> piece.part().purpose().isEmpty()).toList());
+    by.put(
+        Apart.HELD,
+        new Board(sheet, this::isHeldMain).pieces().stream().filter(OnBoard::isWeighed).toList());
+    by.put(
+        Apart.WITHHELD, tonight().stream().filter(piece -> kept.contains(piece.part())).toList());
+    by.put(Apart.NOT_SERVED, lot.mayBeServed() ? List.of() : tonight());
+    Map<Apart, Long> plates = new EnumMap<>(Apart.class);
+    by.forEach(
+        (why, pieces) -> {
+          long count = pieces.isEmpty() ? 0 : count(pieces).count();
+          if (count > 0) {
+            plates.put(why, count);
+          }
+        });
+    return plates;
+  }
+
+  private boolean isHeldMain(LotPart part) {
+    return part.purpose().equals(Optional.of(Purpose.HOLD))
+        && sheet.usualPurpose(part).equals(Optional.of(Purpose.PLATE));
   }
 
   /**

@@ -96,6 +96,11 @@ public record FreezingRecord(
       return (int) Math.max(0, Duration.between(from, to).toHours());
     }
 
+    /** One fish lies in one place at a time. */
+    boolean overlaps(Span other) {
+      return from.isBefore(other.to) && other.from.isBefore(to);
+    }
+
     boolean holds(Instant moment) {
       return !moment.isBefore(from) && !moment.isAfter(to);
     }
@@ -108,6 +113,7 @@ public record FreezingRecord(
    * @param landed when it was landed
    * @param arrival its temperature at receipt, if it was measured
    * @param warm when it stood warm here
+   * @param records the other records that stand
    * @param zone where the house is
    */
   public record Known(
@@ -115,11 +121,13 @@ public record FreezingRecord(
       LocalDate landed,
       Optional<Temperature> arrival,
       List<Instant> warm,
+      List<FreezingRecord> records,
       ZoneId zone) {
 
-    /** Copies the moments. */
+    /** Copies the lists. */
     public Known {
       warm = List.copyOf(warm);
+      records = List.copyOf(records);
     }
   }
 
@@ -146,7 +154,9 @@ public record FreezingRecord(
     /** It came in the meantime, and was not frozen: the temperature at receipt. */
     CAME_WARMER,
     /** It stood warm in the meantime: when. */
-    STOOD_WARM
+    STOOD_WARM,
+    /** Another record says where it was in that time: its place, from when, to when. */
+    OVERLAPS
   }
 
   /**
@@ -185,7 +195,19 @@ public record FreezingRecord(
     return problem(before, span.hours())
         .or(() -> problem(after, span.hours()))
         .or(() -> span.froze() == Froze.HOUSE ? ofHouse(lot) : ofOthers(lot))
-        .or(() -> meanwhile(lot));
+        .or(() -> meanwhile(lot))
+        .or(() -> elsewhere(lot));
+  }
+
+  /** What another record says of the same fish in the same time, unless that one proves nothing. */
+  private Optional<Finding> elsewhere(Known lot) {
+    return lot.records().stream()
+        .filter(other -> other.span.froze() != Froze.UNPROVED)
+        .filter(other -> part.isEmpty() || other.part.isEmpty() || part.equals(other.part))
+        .map(FreezingRecord::span)
+        .filter(span::overlaps)
+        .findFirst()
+        .flatMap(other -> found(Problem.OVERLAPS, "from", other.place(), other.from(), other.to()));
   }
 
   private Optional<Finding> ofHouse(Known lot) {

@@ -1,6 +1,7 @@
 package mosaicknife.core.clock;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
@@ -27,6 +28,8 @@ public class BackwardTest {
   private static Agenda agenda(List<Task> tasks, Map<String, Integer> capacity) {
     return new Agenda(tasks, capacity, List.of());
   }
+
+  private static final Map<String, Integer> HOB = Map.of("hob", 1);
 
   private static int start(Schedule schedule, String id) {
     return schedule.placed().stream()
@@ -80,6 +83,21 @@ public class BackwardTest {
         ways.stream().map(way -> way.kind() + " " + way.what() + " " + way.late()).toList(),
         List.of("MORE hob 0", "DROP soup 0", "DROP sauce 0"),
         "a second board helps nobody");
+  }
+
+  @Test
+  public void onlyWhatIsProvedImpossibleIsRefused() {
+    List<Task> free = List.of(task("soup", 60, "hob", 300), task("sauce", 30, "hob", 300));
+    Agenda day = agenda(free, Map.of("hob", 1));
+    Agenda beside = agenda(List.of(free.get(0).fixed(Fixed.pinned(200)), free.get(1)), HOB);
+    Agenda pinned =
+        agenda(
+            List.of(free.get(0).fixed(Fixed.pinned(200)), free.get(1).fixed(Fixed.pinned(240))),
+            HOB);
+    assertTrue(Backward.fits(day, beside, 5), "the sauce comes before or after it");
+    assertFalse(Backward.fits(beside, pinned, 5), "two on one hob cannot be");
+    assertTrue(Backward.fits(pinned, pinned, 5), "it was so before: this wish is not to blame");
+    assertTrue(Backward.fits(beside, pinned, 1e-9), "without a proof nobody is refused");
   }
 
   @Test

@@ -8,6 +8,8 @@ import static org.testng.Assert.assertTrue;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
@@ -161,6 +163,7 @@ public class RawGateTest {
             DAY,
             Optional.of(Temperature.ofCelsius(2)),
             List.of(MORNING.plus(Duration.ofHours(3))),
+            List.of(),
             ZoneOffset.UTC);
     FreezingRecord record =
         new FreezingRecord(
@@ -182,6 +185,84 @@ public class RawGateTest {
         record.problem(lot, MORNING.plus(Duration.ofHours(6))).map(Finding::what),
         Optional.ofNullable(problem));
     assertEquals(record.core(), Temperature.ofCelsius(-21), "the warmer end");
+  }
+
+  @DataProvider
+  public Object[][] others() {
+    // a part and a span in hours after six, beside a record of the supplier's from two to six
+    Optional<String> fillet = Optional.of("fillet-left");
+    return new Object[][] {
+      {WHOLE, WHOLE, -2, 0, true},
+      {WHOLE, WHOLE, -6, -3, true},
+      {WHOLE, WHOLE, -9, -4, false},
+      {WHOLE, WHOLE, 0, 1, false},
+      {WHOLE, fillet, -3, -1, true},
+      {fillet, WHOLE, -3, -1, true},
+      {BELLY, fillet, -3, -1, false},
+    };
+  }
+
+  @Test(dataProvider = "others")
+  public void oneFishLiesInOnePlaceAtATime(
+      Optional<String> of, Optional<String> part, int from, int to, boolean overlaps) {
+    FreezingRecord there = spanned(of, Froze.SUPPLIER, -4, 0);
+    FreezingRecord record = spanned(part, Froze.SUPPLIER, from, to);
+    assertEquals(
+        record.problem(known(there), MORNING.plus(Duration.ofHours(6))).map(Finding::what),
+        overlaps ? Optional.of(FreezingRecord.Problem.OVERLAPS) : Optional.empty());
+    FreezingRecord old = spanned(of, Froze.UNPROVED, -4, 0);
+    assertEquals(
+        record.problem(known(old), MORNING.plus(Duration.ofHours(6))),
+        Optional.empty(),
+        "what proves nothing is in nobody's way");
+  }
+
+  private static FreezingRecord spanned(Optional<String> part, Froze froze, int from, int to) {
+    return new FreezingRecord(
+        part,
+        new FreezingRecord.Span(
+            froze,
+            MORNING.plus(Duration.ofHours(from)),
+            MORNING.plus(Duration.ofHours(to)),
+            "store",
+            "log 12",
+            Optional.of(DAY.minusDays(1))),
+        Temperature.ofCelsius(-22),
+        Temperature.ofCelsius(-22),
+        Optional.empty(),
+        Optional.empty(),
+        "Ines Varga",
+        MORNING);
+  }
+
+  private static FreezingRecord.Known known(FreezingRecord there) {
+    return new FreezingRecord.Known(
+        MORNING.plus(Duration.ofHours(5)),
+        DAY,
+        Optional.empty(),
+        List.of(),
+        List.of(there),
+        ZoneOffset.UTC);
+  }
+
+  @Test
+  public void hoursAreThoseThatPassedNotThoseOfTheWall() {
+    // the night in which the clocks of a house go forward: 24 hours on the wall are 23
+    ZoneId house = ZoneId.of("Europe/Lisbon");
+    Instant from = LocalDateTime.of(2026, 3, 28, 18, 0).atZone(house).toInstant();
+    Instant to = LocalDateTime.of(2026, 3, 29, 18, 0).atZone(house).toInstant();
+    FreezingRecord record =
+        new FreezingRecord(
+            WHOLE,
+            supplier(from, to),
+            Temperature.ofCelsius(-20),
+            Temperature.ofCelsius(-20),
+            Optional.empty(),
+            Optional.empty(),
+            "Ines Varga",
+            to);
+    assertEquals(record.span().hours(), 23);
+    assertEquals(gate(papers(record), WHOLE), RawGate.FREEZING_NEEDED);
   }
 
   @Test
