@@ -88,7 +88,7 @@ public class PotTest extends InBrowser {
     assertThat(ines.locator("#worked")).containsText("≈ 12.0 l");
     assertThat(ines.locator("#worked")).containsText("6.240 kg of bones");
     assertThat(ines.locator("#worked")).containsText("Begin by");
-    assertThat(ines.locator("#worked")).containsText("a litre: bones");
+    assertThat(ines.locator("#worked")).containsText("a litre: fish and bones");
     ines.click("#wish button.big");
     assertThat(ines.locator(".alert-success")).containsText("Its bones are promised");
     ines.locator(".brews a:has-text('Clear white stock')").last().click();
