@@ -17,7 +17,9 @@ import org.springframework.stereotype.Component;
 @Component
 class Planner {
 
-  private static final double A_WAY = 0.2;
+  /** All ways together may take as long as so many days. */
+  private static final double WAYS = 4;
+
   private static final int MOST_WAYS = 4;
 
   /** The day as it is, and as it would be with what is just being dragged. */
@@ -63,7 +65,7 @@ class Planner {
   synchronized List<WayOut> waysOut(Agenda agenda, List<WayOut.Other> others) {
     Plan plan = days.of(agenda);
     if (plan.ways == null || !others.equals(plan.others)) {
-      plan.ways = WayOut.of(agenda, plan.schedule, others, seconds * A_WAY, MOST_WAYS);
+      plan.ways = WayOut.of(agenda, plan.schedule, others, seconds * WAYS, MOST_WAYS);
       plan.others = others;
     }
     return plan.ways;

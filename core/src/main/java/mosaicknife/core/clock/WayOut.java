@@ -54,6 +54,9 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
     }
   }
 
+  /** One that helps is placed with this share of the time. */
+  private static final int PLACING = 16;
+
   /** A day that is otherwise the same, and where in it the difference is. */
   private record Try(
       Kind kind, String what, Agenda agenda, Function<Schedule, Optional<Span>> when) {}
@@ -64,7 +67,8 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
    * @param agenda the day
    * @param now its schedule
    * @param others other ways to do batches
-   * @param seconds how long the solver may look for each, positive
+   * @param seconds how long the solver may look for all of them together, positive; a way it cannot
+   *     tell about in its share of that is none
    * @param most how many ways are wanted
    * @return what helps: the least late first, and of those the least trouble
    */
@@ -91,15 +95,16 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
     for (String group : droppable(agenda)) {
       tries.add(new Try(Kind.DROP, group, agenda.without(group), then -> Optional.empty()));
     }
+    double each = seconds / Math.max(1, tries.size());
     Map<Try, Integer> late = new LinkedHashMap<>();
     tries.forEach(
-        one -> Backward.late(one.agenda(), seconds).ifPresent(minutes -> late.put(one, minutes)));
+        one -> Backward.late(one.agenda(), each).ifPresent(minutes -> late.put(one, minutes)));
     return late.entrySet().stream()
         .filter(one -> one.getValue() < now.late())
         .sorted(
             Map.Entry.<Try, Integer>comparingByValue().thenComparing(one -> one.getKey().kind()))
         .limit(most)
-        .map(one -> way(one.getKey(), one.getValue(), seconds))
+        .map(one -> way(one.getKey(), one.getValue(), seconds / PLACING))
         .toList();
   }
 

@@ -96,9 +96,11 @@ public record FreezingRecord(
       return (int) Math.max(0, Duration.between(from, to).toHours());
     }
 
-    /** One fish lies in one place at a time. */
-    boolean overlaps(Span other) {
-      return from.isBefore(other.to) && other.from.isBefore(to);
+    /** One fish lies in one place at a time; there a later record may say more of the same span. */
+    boolean contradicts(Span other) {
+      return from.isBefore(other.to)
+          && other.from.isBefore(to)
+          && !place.strip().equalsIgnoreCase(other.place.strip());
     }
 
     boolean holds(Instant moment) {
@@ -155,8 +157,8 @@ public record FreezingRecord(
     CAME_WARMER,
     /** It stood warm in the meantime: when. */
     STOOD_WARM,
-    /** Another record says where it was in that time: its place, from when, to when. */
-    OVERLAPS
+    /** Another record says that it lay elsewhere in that time: where, from when, to when. */
+    ELSEWHERE
   }
 
   /**
@@ -205,9 +207,10 @@ public record FreezingRecord(
         .filter(other -> other.span.froze() != Froze.UNPROVED)
         .filter(other -> part.isEmpty() || other.part.isEmpty() || part.equals(other.part))
         .map(FreezingRecord::span)
-        .filter(span::overlaps)
+        .filter(span::contradicts)
         .findFirst()
-        .flatMap(other -> found(Problem.OVERLAPS, "from", other.place(), other.from(), other.to()));
+        .flatMap(
+            other -> found(Problem.ELSEWHERE, "from", other.place(), other.from(), other.to()));
   }
 
   private Optional<Finding> ofHouse(Known lot) {

@@ -205,26 +205,32 @@ public class RawGateTest {
   @Test(dataProvider = "others")
   public void oneFishLiesInOnePlaceAtATime(
       Optional<String> of, Optional<String> part, int from, int to, boolean overlaps) {
-    FreezingRecord there = spanned(of, Froze.SUPPLIER, -4, 0);
-    FreezingRecord record = spanned(part, Froze.SUPPLIER, from, to);
+    FreezingRecord there = spanned(of, Froze.SUPPLIER, "quay store", -4, 0);
+    FreezingRecord record = spanned(part, Froze.SUPPLIER, "hold two", from, to);
+    FreezingRecord more = spanned(part, Froze.SUPPLIER, "Quay store ", from, to);
+    assertEquals(
+        more.problem(known(there), MORNING.plus(Duration.ofHours(6))),
+        Optional.empty(),
+        "the same place may be said again, longer");
     assertEquals(
         record.problem(known(there), MORNING.plus(Duration.ofHours(6))).map(Finding::what),
-        overlaps ? Optional.of(FreezingRecord.Problem.OVERLAPS) : Optional.empty());
-    FreezingRecord old = spanned(of, Froze.UNPROVED, -4, 0);
+        overlaps ? Optional.of(FreezingRecord.Problem.ELSEWHERE) : Optional.empty());
+    FreezingRecord old = spanned(of, Froze.UNPROVED, "quay store", -4, 0);
     assertEquals(
         record.problem(known(old), MORNING.plus(Duration.ofHours(6))),
         Optional.empty(),
         "what proves nothing is in nobody's way");
   }
 
-  private static FreezingRecord spanned(Optional<String> part, Froze froze, int from, int to) {
+  private static FreezingRecord spanned(
+      Optional<String> part, Froze froze, String place, int from, int to) {
     return new FreezingRecord(
         part,
         new FreezingRecord.Span(
             froze,
             MORNING.plus(Duration.ofHours(from)),
             MORNING.plus(Duration.ofHours(to)),
-            "store",
+            place,
             "log 12",
             Optional.of(DAY.minusDays(1))),
         Temperature.ofCelsius(-22),
