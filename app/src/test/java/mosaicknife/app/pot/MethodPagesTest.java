@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.catalogue.HouseBook;
@@ -34,6 +35,7 @@ import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.safety.Allergen;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -103,12 +105,22 @@ public class MethodPagesTest extends WithPages {
     return "Roasted " + UUID.randomUUID().toString().substring(0, 6);
   }
 
+  private Set<Long> others;
+
+  @BeforeMethod
+  void whatIsOnTheHob() {
+    others = book.running().stream().map(Brew::id).collect(Collectors.toSet());
+  }
+
   /** Nobody's clock or plan still counts with a pot of this test. */
   @AfterMethod
   void offTheHob() {
     people.as(
         "ines",
-        () -> book.running().forEach(brew -> makings.drop(brew.making().id(), "the test is over")));
+        () ->
+            book.running().stream()
+                .filter(brew -> !others.contains(brew.id()))
+                .forEach(brew -> makings.drop(brew.making().id(), "the test is over")));
   }
 
   @Test

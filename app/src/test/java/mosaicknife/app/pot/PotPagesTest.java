@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.homes.Makings;
@@ -128,13 +129,23 @@ public class PotPagesTest extends WithPages {
     return follow("tobiah", "/pot/" + brew.id() + "/" + what, "step", step);
   }
 
+  private Set<Long> others;
+
+  @BeforeMethod
+  void whatIsOnTheHob() {
+    others = book.running().stream().map(Brew::id).collect(Collectors.toSet());
+  }
+
   /** Nobody's clock or plan still counts with a pot or a bone of this test. */
   @AfterMethod
   void offTheHob() {
     jdbc.sql("update lot set landed_on = landed_on - 30 where id = ?").params(lot).update();
     people.as(
         "ines",
-        () -> book.running().forEach(brew -> makings.drop(brew.making().id(), "the test is over")));
+        () ->
+            book.running().stream()
+                .filter(brew -> !others.contains(brew.id()))
+                .forEach(brew -> makings.drop(brew.making().id(), "the test is over")));
   }
 
   @Test
