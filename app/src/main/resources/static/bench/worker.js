@@ -36,9 +36,17 @@ const keep = async function (key, answer) {
     await run("readwrite", (pages) => pages.put(one, key));
   } catch (e) { /* as above */ }
 };
+// a browser that has only just opened may not let anybody at its store yet
 const kept = async function (key) {
-  const one = await run("readonly", (pages) => pages.get(key)).catch(() => null);
-  return one ? new Response(one.body, { headers: one.headers }) : null;
+  for (let tries = 0; tries < 100; tries++) {
+    try {
+      const one = await run("readonly", (pages) => pages.get(key));
+      return one ? new Response(one.body, { headers: one.headers }) : null;
+    } catch (e) {
+      await new Promise((later) => { setTimeout(later, 200); });
+    }
+  }
+  return null;
 };
 const freshElseKept = async function (event, request, key) {
   const answer = await fetch(request).catch(() => null);
