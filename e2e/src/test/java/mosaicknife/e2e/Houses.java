@@ -24,7 +24,7 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
  */
 final class Houses implements AutoCloseable {
 
-  private static final int WAIT_SECONDS = 90;
+  private static final int WAIT_SECONDS = 240;
   private static final int LOOKS_A_SECOND = 5;
 
   private final Path folder;
