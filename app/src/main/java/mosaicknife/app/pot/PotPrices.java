@@ -22,7 +22,6 @@ import mosaicknife.core.pot.PotCost;
 import mosaicknife.core.pot.PotPlan;
 import mosaicknife.core.pot.StockMethod;
 import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.FishUse;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -110,8 +109,8 @@ class PotPrices {
     }
     Formats formats = houses.house().formats();
     LarderBook.Carrying carrying = larder.carried(bones, use);
-    Carried batch = carrying.sum().plus(new Carried(nothing(), outlay(plan)));
-    Carried litre = batch.multipliedBy(Fraction.ofEstimate(1 / plan.litres()));
+    Carried batch = carrying.sum().plus(outlay(plan));
+    Carried litre = PotCost.perLitre(batch, plan);
     List<String> said = new ArrayList<>();
     said.add(
         formats.say(
@@ -131,10 +130,6 @@ class PotPrices {
                             : "pot.said.bought-cheaper",
                         formats.money(bought))));
     return said;
-  }
-
-  private ExactMoney nothing() {
-    return ExactMoney.zero(houses.house().formats().currency());
   }
 
   /**
@@ -165,14 +160,11 @@ class PotPrices {
       if (plan.kettles() > 0 && carrying.mass().isPositive()) {
         int all = plan.allMinutes();
         Carried batch =
-            carrying
-                .sum()
-                .multipliedBy(plan.bones().dividedBy(carrying.mass()))
-                .plus(new Carried(nothing(), outlay(plan)));
+            carrying.sum().multipliedBy(plan.bones().dividedBy(carrying.mass())).plus(outlay(plan));
         rows.add(
             new Row(
                 method.name(),
-                formats.money(batch.multipliedBy(Fraction.ofEstimate(1 / plan.litres())).total()),
+                formats.money(PotCost.perLitre(batch, plan).total()),
                 Formats.decimal(PotCost.handsPerLitre(plan), 1),
                 formats.say("pot.said.hours", all / 60, all % 60),
                 formats.mass(Mass.ofGrams(method.gramsOfBones())),

@@ -13,12 +13,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.catalogue.HouseBook;
 import mosaicknife.app.catalogue.HouseBook.Book;
-import mosaicknife.app.homes.Makings;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
@@ -42,7 +40,6 @@ import org.testng.annotations.Test;
 /** Ways to cook a stock that the house writes itself, and what a litre costs. */
 public class MethodPagesTest extends WithPages {
 
-  @Autowired private Makings makings;
   @Autowired private PotBook book;
   @Autowired private PotKeeper keeper;
   @Autowired private PotPrices prices;
@@ -105,22 +102,17 @@ public class MethodPagesTest extends WithPages {
     return "Roasted " + UUID.randomUUID().toString().substring(0, 6);
   }
 
-  private Set<Long> others;
+  private TestPots pots;
 
   @BeforeMethod
   void whatIsOnTheHob() {
-    others = book.running().stream().map(Brew::id).collect(Collectors.toSet());
+    pots = new TestPots(applicationContext);
   }
 
   /** Nobody's clock or plan still counts with a pot of this test. */
   @AfterMethod
   void offTheHob() {
-    people.as(
-        "ines",
-        () ->
-            book.running().stream()
-                .filter(brew -> !others.contains(brew.id()))
-                .forEach(brew -> makings.drop(brew.making().id(), "the test is over")));
+    pots.drop();
   }
 
   @Test

@@ -15,10 +15,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
-import mosaicknife.app.homes.Makings;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
@@ -49,7 +47,6 @@ import org.testng.annotations.Test;
 /** The Pot: a batch from its bones to the larder, with what goes wrong on the way. */
 public class PotPagesTest extends WithPages {
 
-  @Autowired private Makings makings;
   @Autowired private PotBook book;
   @Autowired private PotKeeper keeper;
   @Autowired private Scraps scraps;
@@ -129,23 +126,18 @@ public class PotPagesTest extends WithPages {
     return follow("tobiah", "/pot/" + brew.id() + "/" + what, "step", step);
   }
 
-  private Set<Long> others;
+  private TestPots pots;
 
   @BeforeMethod
   void whatIsOnTheHob() {
-    others = book.running().stream().map(Brew::id).collect(Collectors.toSet());
+    pots = new TestPots(applicationContext);
   }
 
   /** Nobody's clock or plan still counts with a pot or a bone of this test. */
   @AfterMethod
   void offTheHob() {
     jdbc.sql("update lot set landed_on = landed_on - 30 where id = ?").params(lot).update();
-    people.as(
-        "ines",
-        () ->
-            book.running().stream()
-                .filter(brew -> !others.contains(brew.id()))
-                .forEach(brew -> makings.drop(brew.making().id(), "the test is over")));
+    pots.drop();
   }
 
   @Test

@@ -29,6 +29,16 @@ public record Carried(ExactMoney fish, Outlay beside) {
   }
 
   /**
+   * Adds what is laid out beside it.
+   *
+   * @param more the outlay, in the same currency
+   * @return the same fish with all that was laid out
+   */
+  public Carried plus(Outlay more) {
+    return new Carried(fish, beside.plus(more));
+  }
+
+  /**
    * Returns what a share of it carries: a litre of a pot, a piece of a tray.
    *
    * @param share the share, from 0

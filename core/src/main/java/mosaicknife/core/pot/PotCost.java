@@ -2,6 +2,7 @@ package mosaicknife.core.pot;
 
 import java.math.BigDecimal;
 import java.util.Optional;
+import mosaicknife.core.cost.Carried;
 import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -36,6 +37,17 @@ public final class PotCost {
         new ExactMoney(plan.cost(), prices.hour().currency()),
         prices.hour().multipliedBy(Fraction.of(plan.handMinutes(), 60)),
         prices.kilowattHour().multipliedBy(Fraction.ofEstimate(plan.kilowattHours())));
+  }
+
+  /**
+   * Returns what a litre of a batch carries.
+   *
+   * @param batch what all of it carries
+   * @param plan the batch, of more than nothing
+   * @return each part over the litres, which are an estimate
+   */
+  public static Carried perLitre(Carried batch, PotPlan plan) {
+    return batch.multipliedBy(Fraction.ofEstimate(1 / plan.litres()));
   }
 
   /**

@@ -11,7 +11,6 @@ import mosaicknife.core.cost.Carried;
 import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.quantity.ExactMoney;
-import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import org.testng.annotations.Test;
 
@@ -47,10 +46,10 @@ public class PotCostTest {
     assertEquals(plan.kilowattHours(), kilowattHours, 1e-9);
     assertEquals(laid.fuel().amount().doubleValue(), 0.3 * kilowattHours, 0.01);
     // a litre of it, with bones that carry 2.00 a kilogram
-    Carried litre = new Carried(euros("10.40"), laid).multipliedBy(Fraction.of(1, 10));
+    Carried litre = PotCost.perLitre(new Carried(euros("10.40"), laid), plan);
     assertEquals(
         litre.total().amount().doubleValue(),
-        (10.4 + 0.728 * 1.9 + 13.5 + 0.3 * kilowattHours) / 10,
+        (10.4 + 0.728 * 1.9 + 13.5 + 0.3 * kilowattHours) / plan.litres(),
         0.002);
   }
 
