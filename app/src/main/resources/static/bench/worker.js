@@ -15,6 +15,7 @@ const database = function () {
     request.onsuccess = function () {
       // who signs out throws all of it away
       request.result.onversionchange = function () { opened = null; request.result.close(); };
+      request.result.onclose = function () { opened = null; };
       resolve(request.result);
     };
   }).catch(function (e) { opened = null; throw e; });

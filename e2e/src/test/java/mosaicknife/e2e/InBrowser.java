@@ -22,6 +22,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.Assert;
+import org.testng.ITestResult;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
@@ -192,13 +193,14 @@ abstract class InBrowser {
 
   Page tablet(int width, int height, ColorScheme scheme) {
     BrowserContext context =
-        browser.newContext(
-            new Browser.NewContextOptions()
-                .setLocale("en-GB")
-                .setViewportSize(width, height)
-                .setColorScheme(scheme));
+        Patience.with(
+            browser.newContext(
+                new Browser.NewContextOptions()
+                    .setLocale("en-GB")
+                    .setViewportSize(width, height)
+                    .setColorScheme(scheme)));
     contexts.add(context);
-    Page page = Patience.with(context.newPage());
+    Page page = context.newPage();
     page.onPageError(complaints::add);
     page.onConsoleMessage(
         message -> {
@@ -248,7 +250,10 @@ abstract class InBrowser {
   }
 
   @AfterMethod(alwaysRun = true)
-  void closeTablets() {
+  void closeTablets(ITestResult result) {
+    if (!result.isSuccess()) {
+      contexts.forEach(context -> Patience.tell(context, result.getName()));
+    }
     contexts.forEach(BrowserContext::close);
     contexts.clear();
     List<String> heard = List.copyOf(complaints);

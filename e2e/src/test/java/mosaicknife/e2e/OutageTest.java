@@ -21,7 +21,9 @@ import java.util.regex.Pattern;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import org.springframework.util.FileSystemUtils;
+import org.testng.ITestResult;
 import org.testng.annotations.AfterClass;
+import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
@@ -58,15 +60,16 @@ public class OutageTest {
 
   private Page open() {
     browser =
-        playwright
-            .chromium()
-            .launchPersistentContext(
-                profile,
-                new BrowserType.LaunchPersistentContextOptions()
-                    .setExecutablePath(Chromium.PATH)
-                    .setViewportSize(1280, 800)
-                    .setArgs(Chromium.FLAGS));
-    return Patience.with(browser.newPage());
+        Patience.with(
+            playwright
+                .chromium()
+                .launchPersistentContext(
+                    profile,
+                    new BrowserType.LaunchPersistentContextOptions()
+                        .setExecutablePath(Chromium.PATH)
+                        .setViewportSize(1280, 800)
+                        .setArgs(Chromium.FLAGS)));
+    return browser.newPage();
   }
 
   private String address(String path) {
@@ -240,6 +243,13 @@ public class OutageTest {
     String part = there.locator("#next-part b").textContent();
     type(there, "201 g");
     assertThat(here.locator(".tally tr:has-text('" + part + "') .weight")).containsText("201 g");
+  }
+
+  @AfterMethod(alwaysRun = true)
+  void tell(ITestResult result) {
+    if (!result.isSuccess() && browser != null) {
+      Patience.tell(browser, result.getName());
+    }
   }
 
   @AfterClass(alwaysRun = true)

@@ -1,5 +1,6 @@
 package mosaicknife.e2e;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 
@@ -19,9 +20,41 @@ final class Patience {
     PlaywrightAssertions.setDefaultAssertionTimeout(MILLIS);
   }
 
-  /** For everything that is done in a page. */
-  static Page with(Page page) {
-    page.setDefaultTimeout(MILLIS);
-    return page;
+  /**
+   * A page that takes no tap before it has loaded: what moves between finger down and finger up
+   * gets none, and nobody is told.
+   */
+  private static final String TAPPED_WHEN_IT_STANDS =
+      """
+      {
+        const stop = () => { document.documentElement.style.pointerEvents = 'none'; };
+        if (document.documentElement) stop();
+        else {
+          new MutationObserver((seen, itself) => {
+            if (!document.documentElement) return;
+            itself.disconnect();
+            stop();
+          }).observe(document, { childList: true });
+        }
+        addEventListener('load', () => {
+          document.documentElement.style.removeProperty('pointer-events');
+        });
+      }
+      """;
+
+  /** For everything that is done in the pages of a browser. */
+  static BrowserContext with(BrowserContext context) {
+    context.setDefaultTimeout(MILLIS);
+    context.addInitScript(TAPPED_WHEN_IT_STANDS);
+    return context;
+  }
+
+  /** What the pages of a browser showed when a test gave up. */
+  static void tell(BrowserContext context, String test) {
+    for (Page page : context.pages()) {
+      Object shown =
+          page.evaluate("() => [document.readyState, document.body?.innerText.slice(0, 3000)]");
+      System.err.println(test + " gave up at " + page.url() + ": " + shown);
+    }
   }
 }
