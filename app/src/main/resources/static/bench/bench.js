@@ -94,7 +94,12 @@ const placeOfSheet = () => ({
   byHand: Boolean(sheet().dataset.asked),
 });
 const partsNow = () => laidOver(model.parts, queue.overlay(lot));
+/** Whether what is shown of a part, its drawer, guide and reasons, is of the part that is next. */
+const isOfThePlace = () =>
+  (sheet().dataset.part || "") === place.part && Number(sheet().dataset.fish) === place.fish;
 const draw = () => {
+  // until its own comes, a drawer of the part before would act on that
+  byId("more")?.toggleAttribute("inert", !isOfThePlace() && !queue.isAway());
   drawParts(partsNow(), place, model.fish, word);
   drawBack(notTaken ? null : lastOwn(model, queue.overlay(lot)), model.fish, word);
   if (queue.isAway() && queue.waiting() > 0) drawSumsFollow(word);
@@ -282,8 +287,7 @@ const swapIn = async (html, from, answeredUntil) => {
   readModel();
   place = placeAfter(place, partsNow());
   afterSwap();
-  // what is shown of the part, its guide and its reasons, is of the part that was asked for
-  if ((sheet().dataset.part || "") !== place.part || Number(sheet().dataset.fish) !== place.fish) refresh();
+  if (!isOfThePlace()) refresh();
 };
 const swapInAnswer = (html, op) => swapIn(html, op.sentFrom, Date.now());
 const load = async (href, byHand) => {
@@ -458,6 +462,9 @@ showGuide();
 queue.start(model.person);
 byId("no-https").hidden = window.isSecureContext;
 const keepForOffline = async () => {
+  navigator.serviceWorker.addEventListener("message", (event) => {
+    if (event.data.kept) document.documentElement.dataset.kept = "";
+  });
   await navigator.serviceWorker.register("/bench-worker.js", { scope: "/bench/" });
   const { active } = await navigator.serviceWorker.ready;
   const parts = performance.getEntriesByType("resource").map((entry) => entry.name);

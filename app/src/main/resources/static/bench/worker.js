@@ -30,13 +30,18 @@ const run = async function (mode, work) {
     transaction.onerror = transaction.onabort = function () { reject(transaction.error); };
   });
 };
-// without room the page is shown all the same, only not kept
-const keep = async function (key, answer) {
-  try {
-    const one = { headers: [...answer.headers], body: await answer.arrayBuffer() };
-    await run("readwrite", (pages) => pages.put(one, key));
-  } catch (e) { /* as above */ }
+// together: a slow disk is waited for once, not for each of them
+const keep = async function (answers) {
+  const all = await Promise.all(answers.map(async function ([key, answer]) {
+    return [key, { headers: [...answer.headers], body: await answer.arrayBuffer() }];
+  }));
+  await run("readwrite", function (pages) {
+    all.forEach(function ([key, one]) { pages.put(one, key); });
+    return pages.count();
+  });
 };
+// without room the page is shown all the same, only not kept
+const keepQuietly = function (key, answer) { return keep([[key, answer]]).catch(function () { /* as above */ }); };
 // a browser that has only just opened may not let anybody at its store yet
 const kept = async function (key) {
   for (let tries = 0; tries < 100; tries++) {
@@ -52,7 +57,7 @@ const kept = async function (key) {
 const freshElseKept = async function (event, request, key) {
   const answer = await fetch(request).catch(() => null);
   if (!answer || answer.status >= 500) return (await kept(key)) || answer || Response.error();
-  if (answer.ok && !answer.redirected) event.waitUntil(keep(key, answer.clone()));
+  if (answer.ok && !answer.redirected) event.waitUntil(keepQuietly(key, answer.clone()));
   return answer;
 };
 // the names of static files change with their content
@@ -60,24 +65,29 @@ const keptElseFresh = async function (event, request) {
   const before = await kept(request.url);
   if (before) return before;
   const answer = await fetch(request);
-  if (answer.ok) event.waitUntil(keep(request.url, answer.clone()));
+  if (answer.ok) event.waitUntil(keepQuietly(request.url, answer.clone()));
   return answer;
 };
 
 self.addEventListener("install", function () { self.skipWaiting(); });
 self.addEventListener("activate", function (event) { event.waitUntil(self.clients.claim()); });
 
-// The first visit was over before this worker could see it: the page names what it is made of.
+// The first visit was over before this worker could see it: the page names what it is made of, and is
+// told once all of that is on the disk.
+const fetched = async function (address) {
+  const url = new URL(address, self.location.origin);
+  if (url.origin !== self.location.origin || !(isBench(url) || isStatic(url))) return [];
+  const key = isBench(url) ? url.pathname : url.href;
+  if (isStatic(url) && await kept(key)) return [];
+  const answer = await fetch(new Request(key, { credentials: "same-origin" }));
+  return answer.ok && !answer.redirected ? [[key, answer]] : [];
+};
 self.addEventListener("message", function (event) {
   const wanted = (event.data && event.data.keep) || [];
-  event.waitUntil(Promise.all(wanted.map(function (address) {
-    const url = new URL(address, self.location.origin);
-    if (url.origin !== self.location.origin) return null;
-    if (isBench(url)) {
-      return freshElseKept(event, new Request(url.pathname, { credentials: "same-origin" }), url.pathname);
-    }
-    return isStatic(url) ? keptElseFresh(event, new Request(url.href)) : null;
-  })).catch(function () { /* what is missing is kept at the next visit */ }));
+  event.waitUntil(Promise.all(wanted.map(fetched))
+    .then(function (answers) { return keep(answers.flat()); })
+    .then(function () { event.source.postMessage({ kept: true }); })
+    .catch(function () { /* what is missing is kept at the next visit */ }));
 });
 
 self.addEventListener("fetch", function (event) {

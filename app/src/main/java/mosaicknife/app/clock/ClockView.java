@@ -4,12 +4,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import mosaicknife.app.clock.Gathering.About;
 import mosaicknife.app.clock.Gathering.Gathered;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.core.clock.EquipmentId;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Schedule.Placed;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WayOut;
 
 /** The day in words, ready for the templates. */
@@ -71,7 +72,7 @@ record ClockView(Gathered day, Schedule schedule, Formats formats) {
         .sorted(
             Comparator.comparingInt(Placed::start)
                 .thenComparing(one -> !one.task().isRunning())
-                .thenComparing(one -> one.task().id()))
+                .thenComparing(one -> one.task().id().toString()))
         .toList();
   }
 
@@ -79,7 +80,7 @@ record ClockView(Gathered day, Schedule schedule, Formats formats) {
     About about = day.about().get(one.task().id());
     boolean isRunning = one.task().isRunning();
     return new Row(
-        one.task().id(),
+        one.task().id().toString(),
         isRunning ? formats.say("clock.said.runs") : when(one.start()),
         at(one.start()).atZone(day.now().getZone()).toLocalDateTime().toString(),
         one.task().name(),
@@ -106,7 +107,7 @@ record ClockView(Gathered day, Schedule schedule, Formats formats) {
     if (one.isNobodys()) {
       return formats.say("clock.said.nobody");
     }
-    return one.worker().map(id -> day.lanes().getOrDefault(id, "")).orElse("");
+    return one.worker().map(day::worker).orElse("");
   }
 
   /** The next things of each person. */
@@ -176,7 +177,14 @@ record ClockView(Gathered day, Schedule schedule, Formats formats) {
   }
 
   private String name(WayOut way) {
-    return Optional.ofNullable(day.lanes().get(way.what()))
-        .orElseGet(() -> day.batches().getOrDefault(way.what(), way.what()));
+    if (way.what() instanceof EquipmentId equipment) {
+      return day.equipment().get(equipment);
+    }
+    if (way.what() instanceof TaskId batch) {
+      return day.batches().get(batch);
+    }
+    return way.what() instanceof WayOut.Somebody one
+        ? day.worker(one.id())
+        : ((WayOut.Way) way.what()).name();
   }
 }

@@ -14,6 +14,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Span;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WeekTime;
 import mosaicknife.core.clock.Worker;
 import org.springframework.stereotype.Component;
@@ -72,8 +73,7 @@ class Day {
 
   /** Those on the rota; where nobody is, so many as the house says work there, at any hour. */
   private List<Worker> workers(ZonedDateTime now, List<Named> venues) {
-    Set<String> all =
-        venues.stream().map(venue -> Gathering.place(venue.id())).collect(Collectors.toSet());
+    Set<Long> all = venues.stream().map(Named::id).collect(Collectors.toSet());
     List<Worker> workers =
         new ArrayList<>(
             rota.turns().stream()
@@ -82,22 +82,21 @@ class Day {
                         new Worker(
                             worker(turn.person().id()),
                             turn.person().name(),
-                            turn.venue().map(venue -> Set.of(Gathering.place(venue))).orElse(all),
+                            turn.venue().map(Set::of).orElse(all),
                             turn.skills(),
                             turn.shift().spans(now, DAYS)))
                 .toList());
-    Set<String> served =
-        workers.stream().flatMap(one -> one.places().stream()).collect(Collectors.toSet());
+    Set<Long> served =
+        workers.stream().flatMap(one -> one.venues().stream()).collect(Collectors.toSet());
     for (Named venue : venues) {
-      String place = Gathering.place(venue.id());
-      if (!served.contains(place)) {
+      if (!served.contains(venue.id())) {
         int people = uses.rooms().get(venue.id()).people().orElse(1);
         for (int i = 1; i <= people; i++) {
           workers.add(
               new Worker(
                   "hands" + venue.id() + "-" + i,
                   houses.house().formats().say("clock.said.hands-at", venue.name(), i),
-                  Set.of(place),
+                  Set.of(venue.id()),
                   Set.of(Skill.KNIFE, Skill.STOVE),
                   List.of(new Span(0, ALWAYS))));
         }
@@ -133,14 +132,14 @@ class Day {
   }
 
   /** Begins a task: where it is kept, or here. */
-  void begin(String task) {
+  void begin(TaskId task) {
     if (sources.stream().noneMatch(source -> source.begin(task))) {
       marks.begin(task);
     }
   }
 
   /** Ends a task: where it is kept, or here. */
-  void done(String task) {
+  void done(TaskId task) {
     if (sources.stream().noneMatch(source -> source.done(task))) {
       marks.done(task);
     }

@@ -19,6 +19,7 @@ import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WeekTime;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -66,9 +67,9 @@ class DoingController {
 
   /** What stands on the agenda; a stale page is told that it does not any more. */
   private Task known(Gathered gathered, String task) {
-    return gathered.agenda().tasks().stream()
-        .filter(one -> one.id().equals(task))
-        .findFirst()
+    return TaskId.read(task)
+        .flatMap(
+            id -> gathered.agenda().tasks().stream().filter(one -> one.id().equals(id)).findFirst())
         .orElseThrow(() -> Refusal.ofStale("clock.problem.gone"));
   }
 
@@ -101,7 +102,7 @@ class DoingController {
   private record Asked(String task, String from, String said) {}
 
   private String act(
-      Asked asked, RedirectAttributes later, Predicate<Known> isHere, Consumer<String> doing) {
+      Asked asked, RedirectAttributes later, Predicate<Known> isHere, Consumer<TaskId> doing) {
     return after(
         asked.from(),
         later,
@@ -123,12 +124,12 @@ class DoingController {
         later,
         () -> {
           Gathered gathered = day.gather();
-          String name = known(gathered, task).name();
-          if (!gathered.about().get(task).drops()) {
+          Task found = known(gathered, task);
+          if (!gathered.about().get(found.id()).drops()) {
             throw Refusal.ofStale("clock.problem.gone");
           }
-          marks.drop(task);
-          return words.say("clock.said.dropped", name);
+          marks.drop(found.id());
+          return words.say("clock.said.dropped", found.name());
         });
   }
 
@@ -209,10 +210,10 @@ class DoingController {
       throw Refusal.ofStale("clock.problem.runs");
     }
     int start = WeekTime.minutes(gathered.now(), at.atZone(gathered.now().getZone()));
-    if (start >= 0 && !planner.fits(gathered.agenda(), task, start)) {
+    if (start >= 0 && !planner.fits(gathered.agenda(), found.id(), start)) {
       throw Refusal.ofField("at", "clock.problem.cannot-be-then", found.name(), at);
     }
-    marks.pin(task, at);
+    marks.pin(found.id(), at);
     return found.name();
   }
 
@@ -222,9 +223,9 @@ class DoingController {
         "clock",
         later,
         () -> {
-          String name = known(day.gather(), task).name();
-          marks.unpin(task);
-          return words.say("clock.said.unpinned", name);
+          Task found = known(day.gather(), task);
+          marks.unpin(found.id());
+          return words.say("clock.said.unpinned", found.name());
         });
   }
 }

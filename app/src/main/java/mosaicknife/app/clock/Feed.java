@@ -103,11 +103,11 @@ class Feed {
   private static VEvent event(Gathering.Gathered day, Placed one) {
     Instant from = day.now().toInstant().plusSeconds(one.start() * 60L);
     VEvent event = new VEvent();
-    event.setUid(one.task().id().replaceAll("[^A-Za-z0-9:-]", "-") + "@mosaic-knife");
+    event.setUid(one.task().id().toString().replaceAll("[^A-Za-z0-9:-]", "-") + "@mosaic-knife");
     event.setDateTimeStamp(Date.from(day.now().toInstant()));
     event.setDateStart(Date.from(from));
     event.setDateEnd(Date.from(from.plusSeconds(one.task().minutes() * 60L)));
-    String who = one.worker().map(id -> day.lanes().getOrDefault(id, "")).orElse("");
+    String who = one.worker().map(day::worker).orElse("");
     event.setSummary(who.isEmpty() ? one.task().name() : one.task().name() + " (" + who + ")");
     if (one.task().hands().isPresent() && !one.task().isRunning()) {
       Trigger before =

@@ -11,7 +11,9 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import mosaicknife.app.shared.Speech;
 import mosaicknife.core.clock.Agenda;
+import mosaicknife.core.clock.EquipmentId;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WayOut;
 import mosaicknife.core.clock.WeekTime;
 import mosaicknife.core.clock.Worker;
@@ -25,11 +27,11 @@ final class Gathering {
   private final List<Worker> workers;
   private final List<Served> services;
   private final List<Task> tasks = new ArrayList<>();
-  private final Map<String, Integer> capacity = new HashMap<>();
-  private final Map<String, String> lanes = new LinkedHashMap<>();
-  private final Map<String, About> about = new HashMap<>();
+  private final Map<EquipmentId, Integer> capacity = new HashMap<>();
+  private final Map<EquipmentId, String> equipment = new LinkedHashMap<>();
+  private final Map<TaskId, About> about = new HashMap<>();
   private final List<String> unsure = new ArrayList<>();
-  private final Map<String, String> batches = new HashMap<>();
+  private final Map<TaskId, String> batches = new HashMap<>();
   private final List<WayOut.Other> others = new ArrayList<>();
 
   Gathering(
@@ -43,7 +45,6 @@ final class Gathering {
     this.standing = standing;
     this.workers = workers;
     this.services = services;
-    workers.forEach(worker -> lanes.put(worker.id(), worker.name()));
   }
 
   /**
@@ -70,7 +71,7 @@ final class Gathering {
    *
    * @param now the moment it counts from
    * @param agenda what is to be done
-   * @param lanes what people and equipment are called, people first
+   * @param equipment what equipment is called
    * @param about what is known of each task
    * @param services the services ahead, by time
    * @param unsure what nobody can say the end of
@@ -80,16 +81,21 @@ final class Gathering {
   record Gathered(
       ZonedDateTime now,
       Agenda agenda,
-      Map<String, String> lanes,
-      Map<String, About> about,
+      Map<EquipmentId, String> equipment,
+      Map<TaskId, About> about,
       List<Served> services,
       List<String> unsure,
-      Map<String, String> batches,
-      List<WayOut.Other> others) {}
+      Map<TaskId, String> batches,
+      List<WayOut.Other> others) {
 
-  /** The place of a venue as tasks name it. */
-  static String place(long venue) {
-    return "venue" + venue;
+    /** What somebody is called; empty if nobody is named so. */
+    String worker(String id) {
+      return agenda.workers().stream()
+          .filter(one -> one.id().equals(id))
+          .map(Worker::name)
+          .findFirst()
+          .orElse("");
+    }
   }
 
   ZonedDateTime now() {
@@ -109,14 +115,14 @@ final class Gathering {
   }
 
   /** Names a piece of equipment, of which there is so much. */
-  String equipment(String id, String name, int room) {
+  EquipmentId equipment(EquipmentId id, String name, int room) {
     capacity.putIfAbsent(id, room);
-    lanes.putIfAbsent(id, name);
+    equipment.putIfAbsent(id, name);
     return id;
   }
 
   /** Names the batch that tasks of a group belong to. */
-  void batch(String group, String name) {
+  void batch(TaskId group, String name) {
     batches.put(group, name);
   }
 
@@ -171,7 +177,7 @@ final class Gathering {
     return new Gathered(
         now,
         new Agenda(linked, capacity, workers),
-        lanes,
+        equipment,
         about,
         services,
         unsure,

@@ -3,15 +3,16 @@ package mosaicknife.app.clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Schedule.Placed;
+import mosaicknife.core.clock.Worker;
 
 /**
  * The day as a picture: a lane for each person and piece of equipment, one for what nobody is there
@@ -80,30 +81,28 @@ record Lanes(
                 .max()
                 .orElse(0));
     Drawing drawing = new Drawing(day, end, formats);
-    Map<String, Predicate<Placed>> places = new LinkedHashMap<>();
-    day.lanes()
-        .forEach(
-            (id, name) ->
-                places.put(
-                    name,
-                    one ->
-                        one.worker().filter(id::equals).isPresent()
-                            || one.task().needs().contains(id)));
-    places.put(formats.say("clock.said.nobody"), Placed::isNobodys);
-    places.put(
-        formats.say("clock.said.only-waits"),
-        one -> one.task().needs().isEmpty() && one.task().hands().isEmpty());
+    List<Place> places = new ArrayList<>();
+    for (Worker worker : day.agenda().workers()) {
+      places.add(new Place(worker.name(), one -> one.worker().equals(Optional.of(worker.id()))));
+    }
+    day.equipment()
+        .forEach((id, name) -> places.add(new Place(name, one -> one.task().needs().contains(id))));
+    places.add(new Place(formats.say("clock.said.nobody"), Placed::isNobodys));
+    places.add(
+        new Place(
+            formats.say("clock.said.only-waits"),
+            one -> one.task().needs().isEmpty() && one.task().hands().isEmpty()));
     List<Lane> lanes = new ArrayList<>();
     double y = TOP;
-    for (Map.Entry<String, Predicate<Placed>> place : places.entrySet()) {
+    for (Place place : places) {
       List<Placed> in =
           schedule.placed().stream()
               .filter(one -> one.task().minutes() > 0)
-              .filter(place.getValue())
+              .filter(place.holds())
               .sorted(Comparator.comparingInt(Placed::start))
               .toList();
       if (!in.isEmpty()) {
-        Lane lane = drawing.lane(place.getKey(), y, in);
+        Lane lane = drawing.lane(place.name(), y, in);
         lanes.add(lane);
         y += lane.height() + GAP;
       }
@@ -118,6 +117,9 @@ record Lanes(
         drawing.hours(),
         drawing.services());
   }
+
+  /** What lies in a lane; two of one name are two lanes. */
+  private record Place(String name, Predicate<Placed> holds) {}
 
   /** What every bar needs to know. */
   private record Drawing(Gathering.Gathered day, int end, Formats formats) {
@@ -181,7 +183,7 @@ record Lanes(
           isInside,
           one.late() > 0 ? formats.say("clock.said.bar-late", title, one.late()) : title,
           day.about().get(one.task().id()).link(),
-          one.task().isRunning() ? "" : one.task().id(),
+          one.task().isRunning() ? "" : one.task().id().toString(),
           one.task().isPinned());
     }
 

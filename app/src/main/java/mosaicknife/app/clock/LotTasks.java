@@ -5,9 +5,11 @@ import java.util.Map;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.clock.EquipmentId;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.lot.LotSheet;
 import org.springframework.stereotype.Component;
 
@@ -37,17 +39,17 @@ class LotTasks implements TaskSource {
         long venue = sheet.lot().venue().id();
         Task task =
             Task.of(
-                    "cut" + sheet.lot().id(),
+                    TaskId.of(TaskId.Kind.CUT, sheet.lot().id()),
                     day.words()
                         .say(
                             "clock.said.break-down",
                             sheet.lot().species().name(),
                             sheet.lot().id()),
                     minutes)
-                .by(new Hands(Gathering.place(venue), Skill.KNIFE))
+                .by(new Hands(venue, Skill.KNIFE))
                 .needing(
                     day.equipment(
-                        "board" + venue,
+                        new EquipmentId("BOARD", venue),
                         day.words().say("clock.said.board-at", sheet.lot().venue().name()),
                         rooms.get(venue).boards().orElse(1)));
         day.add(

@@ -8,9 +8,11 @@ import mosaicknife.app.homes.MakingBook;
 import mosaicknife.app.homes.OnTheHob;
 import mosaicknife.app.homes.ToMake;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.core.clock.EquipmentId;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.use.FishUse;
 import org.springframework.stereotype.Component;
 
@@ -42,12 +44,10 @@ class MakingTasks implements TaskSource {
   private static void add(Gathering day, ToMake one, Map<Long, String> venues) {
     FishUse use = one.use();
     boolean isHot = use.work().equipment().isByTheMinute();
+    TaskId made = TaskId.of(TaskId.Kind.MAKING, one.id());
     Task hands =
-        Task.of(
-                "making" + one.id(),
-                use.name(),
-                Math.min(use.work().minutes(one.units()), Task.LONGEST))
-            .by(new Hands(Gathering.place(one.venue()), isHot ? Skill.STOVE : Skill.ANY));
+        Task.of(made, use.name(), Math.min(use.work().minutes(one.units()), Task.LONGEST))
+            .by(new Hands(one.venue(), isHot ? Skill.STOVE : Skill.ANY));
     OptionalInt due = day.due(one.venue());
     Gathering.About about = new Gathering.About("/uses#make-" + one.id(), true, false, false);
     int heat = isHot ? Math.min(use.work().room(one.units()), Task.LONGEST) : 0;
@@ -55,9 +55,9 @@ class MakingTasks implements TaskSource {
       day.add(hands.dueAt(due), about);
       return;
     }
-    String where =
+    EquipmentId where =
         day.equipment(
-            use.work().equipment().name() + one.venue(),
+            new EquipmentId(use.work().equipment().name(), one.venue()),
             day.words()
                 .say(
                     "clock.said.equipment-at",
@@ -66,10 +66,13 @@ class MakingTasks implements TaskSource {
             1);
     day.add(hands, about);
     Task heated =
-        Task.of("heat" + one.id(), day.words().say("clock.said.on-the-heat", use.name()), heat)
-            .in("making" + one.id())
+        Task.of(
+                TaskId.of(TaskId.Kind.HEAT, one.id()),
+                day.words().say("clock.said.on-the-heat", use.name()),
+                heat)
+            .in(made)
             .needing(where)
-            .after(List.of(new Task.After("making" + one.id(), 0, Task.LONGEST)));
+            .after(List.of(new Task.After(made, 0, Task.LONGEST)));
     day.add(heated.dueAt(due), new Gathering.About("/uses#make-" + one.id(), false, false, false));
   }
 }

@@ -13,6 +13,7 @@ import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Person;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.clock.TaskId;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -53,43 +54,45 @@ class Marks {
    * @param pinned where tasks were put
    */
   record Standing(
-      Map<String, ClockMarkEntity> begun, Set<String> ended, Map<String, Instant> pinned) {}
+      Map<TaskId, ClockMarkEntity> begun, Set<TaskId> ended, Map<TaskId, Instant> pinned) {}
 
   @Transactional(readOnly = true)
   public Standing standing() {
     Instant now = clock.instant();
-    Map<String, ClockMarkEntity> begun = new HashMap<>();
-    Set<String> ended = new HashSet<>();
+    Map<TaskId, ClockMarkEntity> begun = new HashMap<>();
+    Set<TaskId> ended = new HashSet<>();
     for (ClockMarkEntity mark : marks.findAllByMadeAtAfterOrderById(now.minus(KEPT))) {
+      Optional<TaskId> task = TaskId.read(mark.task());
       if (mark.what().equals("BEGUN")) {
-        begun.put(mark.task(), mark);
+        task.ifPresent(id -> begun.put(id, mark));
       } else {
-        ended.add(mark.task());
+        task.ifPresent(ended::add);
       }
     }
-    Map<String, Instant> pinned = new HashMap<>();
-    pins.findStanding(now).forEach(pin -> pinned.put(pin.task(), pin.startsAt()));
+    Map<TaskId, Instant> pinned = new HashMap<>();
+    pins.findStanding(now)
+        .forEach(pin -> TaskId.read(pin.task()).ifPresent(id -> pinned.put(id, pin.startsAt())));
     return new Standing(begun, ended, pinned);
   }
 
   /** Writes down that it was begun; the second who does is told who was first. */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
-  public void begin(String task) {
+  public void begin(TaskId task) {
     mark(task, "BEGUN", "clock.problem.begun-by");
   }
 
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
-  public void done(String task) {
+  public void done(TaskId task) {
     mark(task, "DONE", "clock.problem.done-by");
   }
 
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
-  public void drop(String task) {
+  public void drop(TaskId task) {
     mark(task, "DROPPED", "clock.problem.done-by");
   }
 
-  private void mark(String task, String what, String otherwise) {
-    List<ClockMarkEntity> before = marks.findAllByTaskOrderById(task);
+  private void mark(TaskId task, String what, String otherwise) {
+    List<ClockMarkEntity> before = marks.findAllByTaskOrderById(task.toString());
     Optional<ClockMarkEntity> other =
         before.stream().filter(one -> !one.what().equals("BEGUN")).findFirst();
     if (other.isEmpty() && what.equals("BEGUN")) {
@@ -100,7 +103,8 @@ class Marks {
           throw refused(otherwise, one);
         });
     try {
-      marks.saveAndFlush(new ClockMarkEntity(task, what, current.get().id(), clock.instant()));
+      marks.saveAndFlush(
+          new ClockMarkEntity(task.toString(), what, current.get().id(), clock.instant()));
     } catch (DataIntegrityViolationException second) {
       throw Refusal.ofStale("clock.problem.at-once");
     }
@@ -124,16 +128,17 @@ class Marks {
    * @throws Refusal if that is past, or more than a week ahead
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
-  public void pin(String task, Instant at) {
+  public void pin(TaskId task, Instant at) {
     Instant now = clock.instant();
     if (at.isBefore(now) || at.isAfter(now.plus(AHEAD))) {
       throw Refusal.ofField("at", "clock.problem.not-then");
     }
-    pins.saveAndFlush(new ClockPinEntity(task, at, current.get().id(), now));
+    pins.saveAndFlush(new ClockPinEntity(task.toString(), at, current.get().id(), now));
   }
 
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
-  public void unpin(String task) {
-    pins.saveAndFlush(new ClockPinEntity(task, null, current.get().id(), clock.instant()));
+  public void unpin(TaskId task) {
+    pins.saveAndFlush(
+        new ClockPinEntity(task.toString(), null, current.get().id(), clock.instant()));
   }
 }

@@ -14,6 +14,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WeekTime;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -84,12 +85,12 @@ public class OwnTasks implements TaskSource {
     ZonedDateTime now = day.now();
     for (OwnTaskEntity row : tasks.findOpen(now.toInstant().minus(KEPT))) {
       Task task =
-          Task.of("own" + row.id(), row.name(), row.minutes())
+          Task.of(TaskId.of(TaskId.Kind.OWN, row.id()), row.name(), row.minutes())
               .dueAt(Math.max(0, WeekTime.minutes(now, row.wantedAt().atZone(now.getZone()))));
       day.add(
           row.skill().equals("NONE")
               ? task
-              : task.by(new Hands(Gathering.place(row.venueId()), Skill.valueOf(row.skill()))),
+              : task.by(new Hands(row.venueId(), Skill.valueOf(row.skill()))),
           new Gathering.About("/clock", true, true, true));
     }
   }

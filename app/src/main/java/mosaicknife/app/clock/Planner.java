@@ -6,6 +6,7 @@ import mosaicknife.core.clock.Agenda;
 import mosaicknife.core.clock.Backward;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WayOut;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -52,7 +53,7 @@ class Planner {
   }
 
   /** Whether a task can be put somewhere, beside what was put somewhere already. */
-  synchronized boolean fits(Agenda agenda, String task, int start) {
+  synchronized boolean fits(Agenda agenda, TaskId task, int start) {
     Agenda pinned =
         agenda.withTasks(
             agenda.tasks().stream()

@@ -7,16 +7,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.pot.Brew;
 import mosaicknife.app.pot.PotBook;
 import mosaicknife.app.pot.PotKeeper;
+import mosaicknife.core.clock.EquipmentId;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WayOut;
 import mosaicknife.core.clock.WeekTime;
 import mosaicknife.core.heat.CoolingRule;
@@ -30,8 +30,6 @@ import org.springframework.stereotype.Component;
 /** What stands on the hob, step by step; begun and done there. */
 @Component
 class PotTasks implements TaskSource {
-
-  private static final Pattern STEP = Pattern.compile("pot(\\d{1,18}):(.+)");
 
   private final PotBook pots;
   private final PotKeeper keeper;
@@ -53,7 +51,7 @@ class PotTasks implements TaskSource {
     CoolingRule rule = CoolingRule.of(limits.limits());
     Map<Long, String> venues = houses.venueNames();
     for (PotBook.Stood stood : pots.kettles()) {
-      kettle(day, stood.kettle().name(), stood.venue(), venues);
+      kettle(day, stood.number(), stood.kettle().name(), venues.get(stood.venue()));
     }
     for (Brew brew : pots.running()) {
       steps(day, brew, rule, venues);
@@ -63,16 +61,14 @@ class PotTasks implements TaskSource {
     }
   }
 
-  private static String kettle(Gathering day, String name, long venue, Map<Long, String> venues) {
+  private static EquipmentId kettle(Gathering day, long number, String name, String venue) {
     return day.equipment(
-        "kettle" + name + venue,
-        day.words().say("clock.said.kettle-at", name, venues.get(venue)),
-        1);
+        new EquipmentId("KETTLE", number), day.words().say("clock.said.kettle-at", name, venue), 1);
   }
 
   /** The steps that are not done; the one that is on runs from now to its usual end. */
   private void steps(Gathering day, Brew brew, CoolingRule rule, Map<Long, String> venues) {
-    String group = "pot" + brew.id();
+    TaskId group = TaskId.of(TaskId.Kind.POT, brew.id());
     String name = brew.making().use().name();
     day.batch(group, name);
     List<PotRun.Timed> open =
@@ -85,14 +81,14 @@ class PotTasks implements TaskSource {
       boolean isLast = i == open.size() - 1;
       Task task =
           Task.of(
-                  group + ":" + timed.step().code(),
+                  group.step(timed.step().code()),
                   day.words().say("pot.said.clock", name, timed.step().name()),
                   minutes(timed, isOn, day))
               .in(group);
       if (i > 0) {
         PotRun.Timed before = open.get(i - 1);
-        String id = group + ":" + before.step().code();
-        task = task.after(List.of(Task.After.upTo(id, before.spare())));
+        task =
+            task.after(List.of(Task.After.upTo(group.step(before.step().code()), before.spare())));
       }
       if (isLast) {
         task = due(task, brew, day);
@@ -128,23 +124,26 @@ class PotTasks implements TaskSource {
               brew.making().mass(),
               brew.plan().litres(),
               brew.plan().kettle());
-      String other = "instead" + brew.id() + method.code();
+      TaskId other = TaskId.of(TaskId.Kind.INSTEAD, brew.id()).step(method.code());
       List<Task> tasks = new ArrayList<>();
-      String before = "";
+      Optional<TaskId> before = Optional.empty();
       for (PotStep step : method.steps(plan.answers())) {
-        Task task = Task.of(other + ":" + step.code(), step.name(), plan.minutes(step)).in(other);
+        Task task =
+            Task.of(other.step(method.code() + " " + step.code()), step.name(), plan.minutes(step))
+                .in(other);
         Task waiting =
-            before.isEmpty()
-                ? task
-                : task.after(List.of(Task.After.upTo(before, step.longest() - step.shortest())));
+            before
+                .map(id -> Task.After.upTo(id, step.longest() - step.shortest()))
+                .map(after -> task.after(List.of(after)))
+                .orElse(task);
         tasks.add(holding(waiting, step, brew, day, venues));
-        before = task.id();
+        before = Optional.of(task.id());
       }
       int last = tasks.size() - 1;
       tasks.set(last, due(tasks.get(last), brew, day));
       day.other(
           new WayOut.Other(
-              "pot" + brew.id(),
+              TaskId.of(TaskId.Kind.POT, brew.id()),
               day.words().say("clock.said.other-way", method.name(), brew.making().use().name()),
               tasks));
     }
@@ -161,39 +160,46 @@ class PotTasks implements TaskSource {
   private static Task holding(
       Task task, PotStep step, Brew brew, Gathering day, Map<Long, String> venues) {
     long venue = brew.making().venue();
-    List<String> needs = new ArrayList<>();
+    List<EquipmentId> needs = new ArrayList<>();
     Optional<Hands> hands = Optional.empty();
     switch (step.work()) {
-      case HANDS -> hands = Optional.of(new Hands(Gathering.place(venue), Skill.STOVE));
-      case HEAT, FIRE -> needs.add(kettle(day, brew.plan().kettle().name(), venue, venues));
+      case HANDS -> hands = Optional.of(new Hands(venue, Skill.STOVE));
+      case HEAT, FIRE ->
+          needs.add(kettle(day, brew.kettle(), brew.plan().kettle().name(), venues.get(venue)));
       case COOL -> {
         if (brew.where() == Surroundings.BLAST) {
           needs.add(
               day.equipment(
-                  "blast" + venue, day.words().say("clock.said.blast-at", venues.get(venue)), 1));
+                  new EquipmentId("BLAST", venue),
+                  day.words().say("clock.said.blast-at", venues.get(venue)),
+                  1));
         }
       }
       case REST -> {}
     }
-    Task held = task.needing(needs.toArray(new String[0]));
+    Task held = task.needing(needs.toArray(new EquipmentId[0]));
     return hands.map(held::by).orElse(held);
   }
 
   @Override
-  public boolean begin(String task) {
-    Matcher step = STEP.matcher(task);
-    if (step.matches()) {
-      keeper.begin(Long.parseLong(step.group(1)), step.group(2), clock.instant());
+  public boolean begin(TaskId task) {
+    boolean isMine = isMine(task);
+    if (isMine) {
+      keeper.begin(task.number(), task.step(), clock.instant());
     }
-    return step.matches();
+    return isMine;
   }
 
   @Override
-  public boolean done(String task) {
-    Matcher step = STEP.matcher(task);
-    if (step.matches()) {
-      keeper.done(Long.parseLong(step.group(1)), step.group(2), clock.instant());
+  public boolean done(TaskId task) {
+    boolean isMine = isMine(task);
+    if (isMine) {
+      keeper.done(task.number(), task.step(), clock.instant());
     }
-    return step.matches();
+    return isMine;
+  }
+
+  private static boolean isMine(TaskId task) {
+    return task.kind() == TaskId.Kind.POT;
   }
 }

@@ -6,6 +6,7 @@ import mosaicknife.app.larder.LarderBook;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WeekTime;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.larder.Item;
@@ -30,10 +31,10 @@ class ShelfTasks implements TaskSource {
       if (item.due(today).map(Finding::what).filter(Item.Due.THAW_TONIGHT::equals).isPresent()) {
         day.add(
             Task.of(
-                    "thaw" + item.shelved().code(),
+                    new TaskId(TaskId.Kind.THAW, item.shelved().code(), ""),
                     day.words().say("clock.said.thaw", item.shelved().name()),
                     Task.SMALL)
-                .by(new Hands(Gathering.place(item.spot().venue()), Skill.ANY))
+                .by(new Hands(item.spot().venue(), Skill.ANY))
                 .dueAt(tonight),
             new Gathering.About("/larder/" + item.shelved().code(), false, false, false));
       }

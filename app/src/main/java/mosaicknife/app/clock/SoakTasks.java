@@ -4,12 +4,11 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import mosaicknife.app.kitchen.Soaks;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.kitchen.Marinade;
 import org.springframework.stereotype.Component;
 
@@ -17,7 +16,6 @@ import org.springframework.stereotype.Component;
 @Component
 class SoakTasks implements TaskSource {
 
-  private static final Pattern OUT = Pattern.compile("out(\\d{1,18})");
   private final Soaks soaks;
   private final Clock clock;
 
@@ -32,33 +30,34 @@ class SoakTasks implements TaskSource {
       long venue = soak.lot().venue().id();
       int passed = (int) Duration.between(soak.begun(), clock.instant()).toMinutes();
       Marinade.Window left = soak.window().after(passed);
+      TaskId lies = TaskId.of(TaskId.Kind.SOAK, soak.id());
       Gathering.About about = new Gathering.About("/kitchen", false, false, false);
       day.add(
           Task.of(
-                  "soak" + soak.id(),
+                  lies,
                   day.words().say("clock.said.lies", soak.what(), soak.marinade().name()),
                   Math.min(left.ready(), Task.LONGEST))
               .fixed(Task.Fixed.runs(Optional.empty())),
           about);
       day.add(
           Task.of(
-                  "out" + soak.id(),
+                  TaskId.of(TaskId.Kind.OUT, soak.id()),
                   day.words().say("clock.said.take-out", soak.what()),
                   Task.SMALL)
-              .in("soak" + soak.id())
-              .by(new Hands(Gathering.place(venue), Skill.ANY))
-              .after(List.of(new Task.After("soak" + soak.id(), 0, Task.LONGEST)))
+              .in(lies)
+              .by(new Hands(venue, Skill.ANY))
+              .after(List.of(new Task.After(lies, 0, Task.LONGEST)))
               .dueAt(left.best() + Task.SMALL),
           new Gathering.About("/kitchen", false, true, false));
     }
   }
 
   @Override
-  public boolean done(String task) {
-    Matcher out = OUT.matcher(task);
-    if (out.matches()) {
-      soaks.out(Long.parseLong(out.group(1)));
+  public boolean done(TaskId task) {
+    boolean isMine = task.kind() == TaskId.Kind.OUT;
+    if (isMine) {
+      soaks.out(task.number());
     }
-    return out.matches();
+    return isMine;
   }
 }

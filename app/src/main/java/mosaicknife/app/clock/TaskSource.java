@@ -1,5 +1,7 @@
 package mosaicknife.app.clock;
 
+import mosaicknife.core.clock.TaskId;
+
 /** Somewhere tasks come from. */
 interface TaskSource {
 
@@ -16,7 +18,7 @@ interface TaskSource {
    * @param task its identifier
    * @return whether it was one of its own
    */
-  default boolean begin(String task) {
+  default boolean begin(TaskId task) {
     return false;
   }
 
@@ -26,7 +28,7 @@ interface TaskSource {
    * @param task its identifier
    * @return whether it was one of its own
    */
-  default boolean done(String task) {
+  default boolean done(TaskId task) {
     return false;
   }
 }

@@ -137,10 +137,17 @@ public class PurposeAssigner {
   }
 
   /** Gives a part what a way of the house foresees; what the gate keeps stays open. */
-  void fate(LotPartEntity part, Purpose purpose, String becomes, Optional<Long> venue) {
-    Use use = new Use(becomes, Optional.empty(), Optional.empty());
-    if (gateOf(part, purpose, use, venue).isEmpty()) {
-      send(part, purpose, use, venue);
+  void fate(LotPartEntity part, Way.Fate fate) {
+    Destination to =
+        dishes
+            .findById(fate.dish())
+            .filter(DishRow::isActive)
+            .<Destination>map(DishRow::toDish)
+            .orElseGet(fate::inWords);
+    Use use = new Use(to, Optional.empty(), Optional.empty());
+    Optional<Long> venue = Optional.of(fate.venue()).filter(number -> number != 0);
+    if (gateOf(part, fate.purpose(), use, venue).isEmpty()) {
+      send(part, fate.purpose(), use, venue);
       part.sendTo(venue.orElse(null));
     }
   }

@@ -3,8 +3,10 @@ package mosaicknife.app.parts;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.SizeGrade;
+import mosaicknife.core.lot.Destination;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.Mass;
 
@@ -43,10 +45,28 @@ public record Way(
    * What a part is for.
    *
    * @param purpose the purpose
-   * @param becomes what it becomes, possibly empty
+   * @param dish the number of the dish it goes to; 0 for none
+   * @param use the code of the use it goes to; empty for none
+   * @param becomes what else it becomes in words, possibly empty
    * @param venue the number of the venue it goes to; 0 where that is open
    */
-  public record Fate(Purpose purpose, String becomes, long venue) {}
+  record Fate(Purpose purpose, long dish, String use, String becomes, long venue) {
+
+    static Fate of(Purpose purpose, Destination to, Optional<Long> venue) {
+      boolean isDish = to instanceof Destination.ToDish;
+      return new Fate(
+          purpose,
+          to instanceof Destination.ToDish known ? known.id() : 0,
+          to instanceof Destination.ToUse known ? known.code() : "",
+          isDish ? "" : to.name(),
+          venue.orElse(0L));
+    }
+
+    /** Where it goes, if that is no dish. */
+    Destination inWords() {
+      return use.isEmpty() ? new Destination.InWords(becomes) : new Destination.ToUse(use, becomes);
+    }
+  }
 
   /**
    * Returns whether it is for fish of a mass.

@@ -124,9 +124,7 @@ public class WayKeeper {
           .filter(purpose -> purpose != Purpose.HOLD && part.isPlanned())
           .ifPresent(
               purpose ->
-                  fates.put(
-                      part.slot(),
-                      new Way.Fate(purpose, part.goesTo().name(), part.venueId().orElse(0L))));
+                  fates.put(part.slot(), Way.Fate.of(purpose, part.goesTo(), part.venueId())));
     }
     SizeGrade size = sizeOf(lot);
     List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lot.id()));
@@ -184,11 +182,7 @@ public class WayKeeper {
       if (fate != null
           && part.purpose().isEmpty()
           && LotRules.held(lot, fate.purpose()).isEmpty()) {
-        purposes.fate(
-            part,
-            fate.purpose(),
-            fate.becomes(),
-            Optional.of(fate.venue()).filter(venue -> venue != 0));
+        purposes.fate(part, fate);
       }
     }
     pieces.cutAs(lot.id(), way.pieces());

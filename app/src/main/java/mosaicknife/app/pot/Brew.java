@@ -19,6 +19,7 @@ import mosaicknife.core.quantity.Temperature;
  * @param id its number
  * @param making what it is made of, and where
  * @param plan what was worked out when it was put on
+ * @param kettle the number of the kettle it is in
  * @param run what was begun and done
  * @param wanted when it is needed, if somebody said so
  * @param probed what a probe showed, in the order of time
@@ -30,6 +31,7 @@ public record Brew(
     long id,
     ToMake making,
     PotPlan plan,
+    long kettle,
     PotRun run,
     Optional<Instant> wanted,
     List<Probed> probed,

@@ -8,6 +8,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.util.Optional;
 import org.hibernate.annotations.Immutable;
 
 @Entity
@@ -18,6 +19,10 @@ class KettleEntity {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
+
+  /** The first row of the same kettle; empty in that row itself. */
+  @Column(name = "first_id")
+  private Long firstId;
 
   @Column(name = "venue_id")
   private long venueId;
@@ -41,6 +46,7 @@ class KettleEntity {
   protected KettleEntity() {}
 
   KettleEntity(
+      Optional<Long> number,
       long venueId,
       String name,
       BigDecimal litres,
@@ -49,6 +55,7 @@ class KettleEntity {
       boolean retired,
       long keptBy,
       Instant keptAt) {
+    this.firstId = number.orElse(null);
     this.venueId = venueId;
     this.name = name;
     this.litres = litres;
@@ -61,6 +68,11 @@ class KettleEntity {
 
   long id() {
     return id;
+  }
+
+  /** The number of the kettle, whatever was changed of it since. */
+  long number() {
+    return firstId == null ? id : firstId;
   }
 
   long venueId() {

@@ -13,6 +13,6 @@ interface KettleRepository extends Repository<KettleEntity, Long> {
 
   @Query(
       "select k from KettleEntity k where k.id = (select max(n.id) from KettleEntity n"
-          + " where n.venueId = k.venueId and n.name = k.name) order by k.venueId, k.id")
+          + " where coalesce(n.firstId, n.id) = coalesce(k.firstId, k.id)) order by k.venueId, k.id")
   List<KettleEntity> findNewest();
 }

@@ -62,11 +62,12 @@ public class PotBook {
   /**
    * A kettle of the house.
    *
-   * @param id its number
+   * @param id the number of what was written down of it, as a batch keeps it
+   * @param number its own number, whatever is written down of it
    * @param venue the number of its venue
    * @param kettle the kettle
    */
-  public record Stood(long id, long venue, Kettle kettle) {}
+  public record Stood(long id, long number, long venue, Kettle kettle) {}
 
   /**
    * Returns the kettles of the house.
@@ -83,6 +84,7 @@ public class PotBook {
   private static Stood stood(KettleEntity kettle) {
     return new Stood(
         kettle.id(),
+        kettle.number(),
         kettle.venueId(),
         new Kettle(kettle.name(), kettle.litres(), kettle.centimetres(), kettle.watts()));
   }
@@ -182,13 +184,9 @@ public class PotBook {
             .filter(text -> !text.isEmpty())
             .map(Answer::valueOf)
             .collect(Collectors.toSet());
+    Stood kettle = kettle(batch.kettleId());
     PotPlan plan =
-        PotPlan.of(
-            method,
-            answers,
-            making.mass(),
-            batch.litres().doubleValue(),
-            kettle(batch.kettleId()).kettle());
+        PotPlan.of(method, answers, making.mass(), batch.litres().doubleValue(), kettle.kettle());
     List<PotMarkEntity> made = marks.findAllByBatchIdInOrderById(ids);
     PotRun run = new PotRun(method.steps(answers), marks(made));
     List<PotStandEntity> stood = stands.findAllByBatchIdInOrderById(ids);
@@ -198,6 +196,7 @@ public class PotBook {
         batch.id(),
         making,
         plan,
+        kettle.number(),
         run,
         Optional.ofNullable(batch.wantedAt()),
         probed(ids),

@@ -122,8 +122,14 @@ public class PotKeeper {
   public void keep(long venue, String name, BigDecimal litres, int centimetres, int watts) {
     houses.getVenue(venue);
     String called = PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME);
+    Optional<Long> before =
+        kettles.findNewest().stream()
+            .filter(one -> one.venueId() == venue && one.name().equals(called))
+            .map(KettleEntity::number)
+            .findFirst();
     kettles.saveAndFlush(
-        new KettleEntity(venue, called, litres, centimetres, watts, false, me(), clock.instant()));
+        new KettleEntity(
+            before, venue, called, litres, centimetres, watts, false, me(), clock.instant()));
   }
 
   /**
@@ -136,6 +142,7 @@ public class PotKeeper {
     PotBook.Stood old = book.kettle(id);
     kettles.saveAndFlush(
         new KettleEntity(
+            Optional.of(old.number()),
             old.venue(),
             old.kettle().name(),
             old.kettle().litres(),

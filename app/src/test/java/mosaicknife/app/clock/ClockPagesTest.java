@@ -18,6 +18,7 @@ import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.homes.UseBook;
@@ -30,10 +31,12 @@ import mosaicknife.app.weighing.Take;
 import mosaicknife.app.weighing.WeighingRecorder;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.clock.Agenda;
+import mosaicknife.core.clock.EquipmentId;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Schedule.Placed;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
+import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.Worker;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.pot.PotStep;
@@ -135,16 +138,16 @@ public class ClockPagesTest extends WithPages {
    */
   private Schedule scheduled(Brew brew) {
     Agenda all = day.gather().agenda();
-    List<Task> own =
-        all.tasks().stream().filter(one -> one.id().startsWith("pot" + brew.id() + ":")).toList();
+    List<Task> own = all.tasks().stream().filter(one -> one.group().equals(id(brew))).toList();
     return planner.of(all.withTasks(own));
   }
 
+  private static TaskId id(Brew brew) {
+    return TaskId.of(TaskId.Kind.POT, brew.id());
+  }
+
   private Placed placed(Schedule schedule, Brew brew, String step) {
-    return schedule.placed().stream()
-        .filter(one -> one.task().id().equals("pot" + brew.id() + ":" + step))
-        .findFirst()
-        .orElseThrow();
+    return schedule.find(id(brew).step(step)).orElseThrow();
   }
 
   @Test
@@ -211,7 +214,7 @@ public class ClockPagesTest extends WithPages {
     assertEquals(uses.rooms().get(venue).boards(), Optional.of(2));
     List<Worker> there =
         day.gather().agenda().workers().stream()
-            .filter(one -> one.places().contains("venue" + venue))
+            .filter(one -> one.venues().contains(venue))
             .toList();
     assertEquals(there.size(), 3, "so many hands where nobody is on the rota");
     assertEquals(
@@ -245,7 +248,7 @@ public class ClockPagesTest extends WithPages {
     assertEquals(turn.shift().until(), LocalTime.of(16, 0));
     assertEquals(
         day.gather().agenda().workers().stream()
-            .filter(one -> one.places().contains("venue" + venue))
+            .filter(one -> one.venues().contains(venue))
             .map(Worker::name)
             .toList(),
         List.of("Tobiah Lund"));
@@ -315,7 +318,7 @@ public class ClockPagesTest extends WithPages {
     List<String> ids =
         day.gather().agenda().tasks().stream()
             .filter(one -> one.name().equals(name))
-            .map(Task::id)
+            .map(one -> one.id().toString())
             .toList();
     assertEquals(ids.size(), 1, "sent twice is once");
     return ids.get(0);
@@ -335,14 +338,15 @@ public class ClockPagesTest extends WithPages {
     assertTrue(second.contains("Maren Oake began it already"), second);
     Task running =
         day.gather().agenda().tasks().stream()
-            .filter(one -> one.id().equals(id))
+            .filter(one -> one.id().toString().equals(id))
             .findFirst()
             .orElseThrow();
     assertTrue(running.isRunning(), "worked out from facts, so a restart loses nothing");
     assertEquals(running.fixed().orElseThrow().by(), Optional.of("person" + person("maren")));
     assertTrue(follow("maren", "/clock/done", "task", id, "from", "today").contains(": done."));
     assertTrue(follow("tobiah", "/clock/done", "task", id).contains("not on the Clock any more"));
-    assertTrue(day.gather().agenda().tasks().stream().noneMatch(one -> one.id().equals(id)));
+    assertTrue(
+        day.gather().agenda().tasks().stream().noneMatch(one -> one.id().toString().equals(id)));
   }
 
   @Test
@@ -399,15 +403,16 @@ public class ClockPagesTest extends WithPages {
     }
     assertFalse(find(id).isPinned());
     assertTrue(follow("tobiah", "/clock/drop", "task", id).contains("not today"));
-    assertTrue(day.gather().agenda().tasks().stream().noneMatch(one -> one.id().equals(id)));
+    assertTrue(
+        day.gather().agenda().tasks().stream().noneMatch(one -> one.id().toString().equals(id)));
     assertEquals(drag("tobiah", id, at).getStatus(), 422, "it is gone");
   }
 
   @Test
   public void aTaskIsNotPutWhereItCannotBe() throws Exception {
     Brew brew = stock(40);
-    String soak = "pot" + brew.id() + ":" + brew.run().steps().get(1).code();
-    String pack = "pot" + brew.id() + ":pack";
+    String soak = id(brew).step(brew.run().steps().get(1).code()).toString();
+    String pack = id(brew).step("pack").toString();
     Instant now = day.gather().now().toInstant();
     assertEquals(drag("ines", soak, now.plusSeconds(36000)).getStatus(), 200);
     MockHttpServletResponse refused = drag("ines", pack, now.plusSeconds(36600));
@@ -416,16 +421,40 @@ public class ClockPagesTest extends WithPages {
     assertFalse(find(pack).isPinned());
     assertTrue(follow("tobiah", "/clock/begin", "task", pack).contains("where it is worked"));
     assertTrue(follow("tobiah", "/clock/done", "task", pack).contains("where it is worked"));
-    String split = "pot" + brew.id() + ":split";
+    String split = id(brew).step("split").toString();
     assertTrue(follow("tobiah", "/clock/begin", "task", split).contains("begun."));
     assertTrue(pots.find(brew.id()).orElseThrow().run().marks().containsKey("split"));
     assertTrue(follow("maren", "/clock/begin", "task", split).contains("alert-danger"));
     assertTrue(follow("maren", "/clock/done", "task", split).contains("done."));
   }
 
+  @Test
+  public void aKettleThatWasChangedIsTheSameKettle() throws Exception {
+    Brew brew = stock(40);
+    long venue = houses.venues().get(0).id();
+    String name = brew.plan().kettle().name();
+    List<PotBook.Stood> before = pots.kettles();
+    people.as("ines", () -> keeper.keep(venue, name, new BigDecimal("12"), 30, 4000));
+    people.as(
+        "ines", () -> keeper.keep(houses.venues().get(1).id(), name, BigDecimal.TEN, 30, 4000));
+    assertEquals(
+        pots.kettles().stream()
+            .map(PotBook.Stood::number)
+            .filter(one -> one == brew.kettle())
+            .count(),
+        1L);
+    assertEquals(pots.kettles().size(), before.size() + 1, "one changed, one of another venue");
+    Set<EquipmentId> needed =
+        day.gather().agenda().tasks().stream()
+            .filter(one -> one.group().equals(id(brew)))
+            .flatMap(one -> one.needs().stream())
+            .collect(Collectors.toSet());
+    assertEquals(needed, Set.of(new EquipmentId("KETTLE", brew.kettle())));
+  }
+
   private Task find(String id) {
     return day.gather().agenda().tasks().stream()
-        .filter(one -> one.id().equals(id))
+        .filter(one -> one.id().toString().equals(id))
         .findFirst()
         .orElseThrow();
   }

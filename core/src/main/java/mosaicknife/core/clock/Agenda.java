@@ -15,17 +15,17 @@ import mosaicknife.core.check.Check;
  * @param capacity how many tasks a piece of equipment holds at once, by its identifier; from 1
  * @param workers who does them
  */
-public record Agenda(List<Task> tasks, Map<String, Integer> capacity, List<Worker> workers) {
+public record Agenda(List<Task> tasks, Map<EquipmentId, Integer> capacity, List<Worker> workers) {
 
   /** Copies the lists; refuses what names nothing, and what waits for itself. */
   public Agenda {
     tasks = List.copyOf(tasks);
     capacity = Map.copyOf(capacity);
     workers = List.copyOf(workers);
-    Set<String> ids = new HashSet<>();
+    Set<TaskId> ids = new HashSet<>();
     for (Task task : tasks) {
       Check.that(ids.add(task.id()), "Expected each task once, found twice " + task.id());
-      for (String need : task.needs()) {
+      for (EquipmentId need : task.needs()) {
         Check.that(capacity.getOrDefault(need, 0) >= 1, "Expected a resource, found " + need);
       }
     }
@@ -43,7 +43,7 @@ public record Agenda(List<Task> tasks, Map<String, Integer> capacity, List<Worke
    * @param group the group whose tasks are left out
    * @return the agenda
    */
-  public Agenda without(String group) {
+  public Agenda without(TaskId group) {
     return instead(group, List.of());
   }
 
@@ -54,10 +54,10 @@ public record Agenda(List<Task> tasks, Map<String, Integer> capacity, List<Worke
    * @param others the tasks in its place
    * @return the agenda
    */
-  public Agenda instead(String group, List<Task> others) {
+  public Agenda instead(TaskId group, List<Task> others) {
     List<Task> all = new ArrayList<>(others);
     tasks.stream().filter(task -> !task.group().equals(group)).forEach(all::add);
-    Set<String> ids = new HashSet<>();
+    Set<TaskId> ids = new HashSet<>();
     all.forEach(task -> ids.add(task.id()));
     return new Agenda(
         all.stream()
@@ -76,8 +76,8 @@ public record Agenda(List<Task> tasks, Map<String, Integer> capacity, List<Worke
    * @param resource its identifier
    * @return the agenda with one more of it
    */
-  Agenda more(String resource) {
-    Map<String, Integer> more = new HashMap<>(capacity);
+  Agenda more(EquipmentId resource) {
+    Map<EquipmentId, Integer> more = new HashMap<>(capacity);
     more.merge(resource, 1, Integer::sum);
     return new Agenda(tasks, more, workers);
   }
@@ -113,12 +113,12 @@ public record Agenda(List<Task> tasks, Map<String, Integer> capacity, List<Worke
    * @param tasks the tasks
    * @return the identifiers on a way back to its beginning; empty if there is none
    */
-  public static List<String> circle(List<Task> tasks) {
-    Map<String, Task> byId = new HashMap<>();
+  public static List<TaskId> circle(List<Task> tasks) {
+    Map<TaskId, Task> byId = new HashMap<>();
     tasks.forEach(task -> byId.put(task.id(), task));
-    Set<String> sound = new HashSet<>();
+    Set<TaskId> sound = new HashSet<>();
     for (Task task : tasks) {
-      List<String> way = back(task.id(), byId, new ArrayList<>(), sound);
+      List<TaskId> way = back(task.id(), byId, new ArrayList<>(), sound);
       if (!way.isEmpty()) {
         return way;
       }
@@ -126,10 +126,10 @@ public record Agenda(List<Task> tasks, Map<String, Integer> capacity, List<Worke
     return List.of();
   }
 
-  private static List<String> back(
-      String id, Map<String, Task> byId, List<String> way, Set<String> sound) {
+  private static List<TaskId> back(
+      TaskId id, Map<TaskId, Task> byId, List<TaskId> way, Set<TaskId> sound) {
     if (way.contains(id)) {
-      List<String> circle = new ArrayList<>(way.subList(way.indexOf(id), way.size()));
+      List<TaskId> circle = new ArrayList<>(way.subList(way.indexOf(id), way.size()));
       circle.add(id);
       return circle;
     }
@@ -138,7 +138,7 @@ public record Agenda(List<Task> tasks, Map<String, Integer> capacity, List<Worke
     }
     way.add(id);
     for (Task.After after : byId.get(id).after()) {
-      List<String> circle = back(after.id(), byId, way, sound);
+      List<TaskId> circle = back(after.id(), byId, way, sound);
       if (!circle.isEmpty()) {
         return circle;
       }

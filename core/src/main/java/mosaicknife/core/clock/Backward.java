@@ -208,8 +208,8 @@ public final class Backward {
 
   /** The waiting of a schedule, worked out from its starts alone. */
   static int idle(List<Placed> placed) {
-    Map<String, Placed> byId = new HashMap<>();
-    Set<String> followed = new HashSet<>();
+    Map<TaskId, Placed> byId = new HashMap<>();
+    Set<TaskId> followed = new HashSet<>();
     placed.forEach(one -> byId.put(one.task().id(), one));
     int idle = 0;
     for (Placed one : placed) {
@@ -241,7 +241,7 @@ public final class Backward {
   public static List<Placed> fewestBroken(Agenda agenda, double seconds) {
     Backward backward = new Backward(agenda, Set.of());
     LinearExprBuilder broken = LinearExpr.newBuilder();
-    for (Map.Entry<String, com.google.ortools.sat.IntVar> one :
+    for (Map.Entry<TaskId, com.google.ortools.sat.IntVar> one :
         backward.day.lateness().entrySet()) {
       BoolVar isLate = backward.day.model().newBoolVar(one.getKey() + " broken");
       backward

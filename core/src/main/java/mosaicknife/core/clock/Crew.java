@@ -23,7 +23,7 @@ final class Crew {
   private final List<Placed> placed;
   private final List<Worker> workers;
   private final CpModel model = new CpModel();
-  private final Map<String, Map<String, BoolVar>> does = new HashMap<>();
+  private final Map<TaskId, Map<String, BoolVar>> does = new HashMap<>();
 
   private Crew(List<Placed> placed, List<Worker> workers) {
     this.placed = placed;
@@ -53,7 +53,7 @@ final class Crew {
           if (worker.can(one.task().hands().get())
               && worker.isThere(one.start(), one.end())
               && !isBusy(worker, one)) {
-            may.put(worker.id(), model.newBoolVar(one.task().id() + worker.id()));
+            may.put(worker.id(), model.newBoolVar(one.task().id() + " " + worker.id()));
           }
         }
         does.put(one.task().id(), may);

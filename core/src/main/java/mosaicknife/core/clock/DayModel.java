@@ -33,8 +33,8 @@ final class DayModel {
   private final int horizon;
   private final boolean waits;
   private final CpModel model = new CpModel();
-  private final Map<String, IntVar> starts = new LinkedHashMap<>();
-  private final Map<String, IntVar> lateness = new LinkedHashMap<>();
+  private final Map<TaskId, IntVar> starts = new LinkedHashMap<>();
+  private final Map<TaskId, IntVar> lateness = new LinkedHashMap<>();
   private final LinearExprBuilder late = LinearExpr.newBuilder();
   private final LinearExprBuilder idle = LinearExpr.newBuilder();
   private final List<Literal> nobodys = new ArrayList<>();
@@ -55,15 +55,15 @@ final class DayModel {
           task.id(),
           task.fixed().isPresent()
               ? model.newConstant(task.fixed().get().start())
-              : model.newIntVar(0, horizon, task.id()));
+              : model.newIntVar(0, horizon, task.id().toString()));
     }
     equipment();
     hands(nobody);
     if (!nobody) {
       together();
     }
-    Map<String, Task> byId = new HashMap<>();
-    Set<String> followed = new HashSet<>();
+    Map<TaskId, Task> byId = new HashMap<>();
+    Set<TaskId> followed = new HashSet<>();
     agenda.tasks().forEach(task -> byId.put(task.id(), task));
     for (Task task : agenda.tasks()) {
       for (Task.After after : task.after()) {
@@ -92,12 +92,12 @@ final class DayModel {
     return model;
   }
 
-  Map<String, IntVar> starts() {
+  Map<TaskId, IntVar> starts() {
     return starts;
   }
 
   /** The minutes of each promise, by task. */
-  Map<String, IntVar> lateness() {
+  Map<TaskId, IntVar> lateness() {
     return lateness;
   }
 
@@ -118,7 +118,7 @@ final class DayModel {
   }
 
   private void equipment() {
-    Map<String, List<Task>> users = new LinkedHashMap<>();
+    Map<EquipmentId, List<Task>> users = new LinkedHashMap<>();
     for (Task task : agenda.tasks()) {
       task.needs().forEach(need -> users.computeIfAbsent(need, key -> new ArrayList<>()).add(task));
     }
@@ -139,7 +139,8 @@ final class DayModel {
   }
 
   private IntervalVar interval(Task task) {
-    return model.newFixedSizeIntervalVar(starts.get(task.id()), task.minutes(), task.id());
+    return model.newFixedSizeIntervalVar(
+        starts.get(task.id()), task.minutes(), task.id().toString());
   }
 
   private static int at(List<Span> spans, int minute) {
@@ -164,14 +165,14 @@ final class DayModel {
   }
 
   /** People who are the same to the model. */
-  private record Kind(Set<String> places, Set<Skill> skills, List<Span> there) {}
+  private record Kind(Set<Long> venues, Set<Skill> skills, List<Span> there) {}
 
   private void hands(boolean nobody) {
     Map<Kind, List<Worker>> crews =
         agenda.workers().stream()
             .collect(
                 Collectors.groupingBy(
-                    one -> new Kind(one.places(), one.skills(), one.there()),
+                    one -> new Kind(one.venues(), one.skills(), one.there()),
                     LinkedHashMap::new,
                     Collectors.toList()));
     Map<Kind, CumulativeConstraint> room = new LinkedHashMap<>();
@@ -276,7 +277,7 @@ final class DayModel {
       BoolVar theirs = model.newBoolVar(task.id() + " by");
       crew.addDemand(
           model.newOptionalFixedSizeIntervalVar(
-              starts.get(task.id()), task.minutes(), theirs, task.id()),
+              starts.get(task.id()), task.minutes(), theirs, task.id().toString()),
           1);
       one.add(theirs);
     }

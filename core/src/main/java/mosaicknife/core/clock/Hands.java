@@ -5,14 +5,13 @@ import mosaicknife.core.check.Check;
 /**
  * The pair of hands a task takes.
  *
- * @param place where
+ * @param venue the number of the venue they are needed at
  * @param skill what they must be able to do
  */
-public record Hands(String place, Skill skill) {
+public record Hands(long venue, Skill skill) {
 
-  /** Refuses a place without a name. */
+  /** Refuses hands without a skill. */
   public Hands {
-    Check.text(place, "place");
     Check.notNull(skill, "skill");
   }
 }

@@ -109,7 +109,7 @@ public record Schedule(
    * @param id its identifier
    * @return the task with its start; empty if it is not on the agenda
    */
-  public Optional<Placed> find(String id) {
+  public Optional<Placed> find(TaskId id) {
     return placed.stream().filter(one -> one.task().id().equals(id)).findFirst();
   }
 }

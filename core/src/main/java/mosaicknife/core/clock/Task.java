@@ -22,11 +22,11 @@ import mosaicknife.core.check.Check;
  * @param fixed when it starts, if that is settled
  */
 public record Task(
-    String id,
-    String group,
+    TaskId id,
+    TaskId group,
     String name,
     int minutes,
-    Set<String> needs,
+    Set<EquipmentId> needs,
     Optional<Hands> hands,
     List<After> after,
     OptionalInt due,
@@ -43,8 +43,8 @@ public record Task(
 
   /** Copies the sets. */
   public Task {
-    Check.text(id, "id");
-    Check.text(group, "group");
+    Check.notNull(id, "id");
+    Check.notNull(group, "group");
     Check.text(name, "name");
     Check.inRange(minutes, 0, LONGEST, "minutes");
     needs = Set.copyOf(needs);
@@ -62,7 +62,7 @@ public record Task(
    * @param minutes how long it takes
    * @return the task
    */
-  public static Task of(String id, String name, int minutes) {
+  public static Task of(TaskId id, String name, int minutes) {
     return new Task(
         id,
         id,
@@ -102,7 +102,7 @@ public record Task(
    * @param other the group
    * @return the task
    */
-  public Task in(String other) {
+  public Task in(TaskId other) {
     return new Task(id, other, name, minutes, needs, hands, after, due, fixed);
   }
 
@@ -112,7 +112,7 @@ public record Task(
    * @param others the equipment
    * @return the task
    */
-  public Task needing(String... others) {
+  public Task needing(EquipmentId... others) {
     return new Task(id, group, name, minutes, Set.of(others), hands, after, due, fixed);
   }
 
@@ -238,11 +238,11 @@ public record Task(
    * @param least minutes between them at the least, from 0
    * @param most minutes between them at the most, not below the least
    */
-  public record After(String id, int least, int most) {
+  public record After(TaskId id, int least, int most) {
 
     /** Refuses a shortest wait above the longest. */
     public After {
-      Check.text(id, "id");
+      Check.notNull(id, "id");
       Check.that(
           least >= 0 && least <= most,
           "Expected waits in order, found %d, %d".formatted(least, most));
@@ -256,7 +256,7 @@ public record Task(
      * @param spare how long the other could still go on, in minutes
      * @return the wait, from nothing up to that
      */
-    public static After upTo(String id, long spare) {
+    public static After upTo(TaskId id, long spare) {
       return new After(id, 0, (int) Math.max(STILL, Math.min(spare, LONGEST)));
     }
   }

@@ -20,7 +20,7 @@ import mosaicknife.core.clock.Schedule.Placed;
  * @param when from when to when it is needed; empty if that says nothing
  * @param late the minutes all services are late then
  */
-public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
+public record WayOut(Kind kind, Means what, Optional<Span> when, int late) {
 
   /** So much earlier or longer somebody may be asked to work. */
   static final int OVERTIME = 120;
@@ -39,6 +39,23 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
     DROP
   }
 
+  /** With what: a batch, equipment, a person, or another way. */
+  public sealed interface Means permits TaskId, EquipmentId, Somebody, Way {}
+
+  /**
+   * A person.
+   *
+   * @param id their identifier
+   */
+  public record Somebody(String id) implements Means {}
+
+  /**
+   * Another way.
+   *
+   * @param name what is done in its place
+   */
+  public record Way(String name) implements Means {}
+
   /**
    * Another way to do a batch.
    *
@@ -46,7 +63,7 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
    * @param name what is done in its place
    * @param tasks its tasks
    */
-  public record Other(String group, String name, List<Task> tasks) {
+  public record Other(TaskId group, String name, List<Task> tasks) {
 
     /** Copies the tasks. */
     public Other {
@@ -59,7 +76,7 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
 
   /** A day that is otherwise the same, and where in it the difference is. */
   private record Try(
-      Kind kind, String what, Agenda agenda, Function<Schedule, Optional<Span>> when) {}
+      Kind kind, Means what, Agenda agenda, Function<Schedule, Optional<Span>> when) {}
 
   /**
    * Looks what would help a day that is late.
@@ -75,7 +92,7 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
   public static List<WayOut> of(
       Agenda agenda, Schedule now, List<Other> others, double seconds, int most) {
     List<Try> tries = new ArrayList<>();
-    for (String resource : used(agenda)) {
+    for (EquipmentId resource : used(agenda)) {
       tries.add(
           new Try(
               Kind.MORE, resource, agenda.more(resource), then -> above(agenda, resource, then)));
@@ -88,11 +105,11 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
       tries.add(
           new Try(
               Kind.INSTEAD,
-              other.name(),
+              new Way(other.name()),
               agenda.instead(other.group(), other.tasks()),
               then -> Optional.empty()));
     }
-    for (String group : droppable(agenda)) {
+    for (TaskId group : droppable(agenda)) {
       tries.add(new Try(Kind.DROP, group, agenda.without(group), then -> Optional.empty()));
     }
     double each = seconds / Math.max(1, tries.size());
@@ -118,8 +135,8 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
   }
 
   /** Equipment of which one task would have to wait for another. */
-  private static Set<String> used(Agenda agenda) {
-    Map<String, Long> users =
+  private static Set<EquipmentId> used(Agenda agenda) {
+    Map<EquipmentId, Long> users =
         agenda.tasks().stream()
             .flatMap(task -> task.needs().stream())
             .collect(Collectors.groupingBy(need -> need, Collectors.counting()));
@@ -129,7 +146,7 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
   }
 
   /** From when to when more of it is in use than there is. */
-  private static Optional<Span> above(Agenda agenda, String resource, Schedule then) {
+  private static Optional<Span> above(Agenda agenda, EquipmentId resource, Schedule then) {
     List<Placed> users =
         then.placed().stream().filter(one -> one.task().needs().contains(resource)).toList();
     int room = agenda.capacity().get(resource);
@@ -163,10 +180,10 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
         worker.there().stream()
             .map(span -> new Span(span.from() - earlier, span.to() + longer))
             .toList();
-    Worker more = new Worker(worker.id(), worker.name(), worker.places(), worker.skills(), there);
+    Worker more = new Worker(worker.id(), worker.name(), worker.venues(), worker.skills(), there);
     return new Try(
         kind,
-        worker.id(),
+        new Somebody(worker.id()),
         agenda.with(agenda.workers().stream().map(one -> one.equals(worker) ? more : one).toList()),
         then -> over(worker, then));
   }
@@ -198,8 +215,8 @@ public record WayOut(Kind kind, String what, Optional<Span> when, int late) {
     return span(one);
   }
 
-  private static Set<String> droppable(Agenda agenda) {
-    Set<String> begun =
+  private static Set<TaskId> droppable(Agenda agenda) {
+    Set<TaskId> begun =
         agenda.tasks().stream()
             .filter(Task::isRunning)
             .map(Task::group)

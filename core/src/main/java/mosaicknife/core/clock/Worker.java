@@ -9,18 +9,18 @@ import mosaicknife.core.check.Check;
  *
  * @param id their identifier
  * @param name their name
- * @param places where they work
+ * @param venues the numbers of the venues where they work
  * @param skills what they can do beside what everybody can
  * @param there when they are there, in order and apart
  */
 public record Worker(
-    String id, String name, Set<String> places, Set<Skill> skills, List<Span> there) {
+    String id, String name, Set<Long> venues, Set<Skill> skills, List<Span> there) {
 
   /** Copies the sets. */
   public Worker {
     Check.text(id, "id");
     Check.text(name, "name");
-    places = Set.copyOf(places);
+    venues = Set.copyOf(venues);
     skills = Set.copyOf(skills);
     there = List.copyOf(there);
   }
@@ -32,7 +32,7 @@ public record Worker(
    * @return whether they work there and can do it
    */
   public boolean can(Hands hands) {
-    return places.contains(hands.place())
+    return venues.contains(hands.venue())
         && (hands.skill() == Skill.ANY || skills.contains(hands.skill()));
   }
 

@@ -20,20 +20,20 @@ import org.testng.annotations.Test;
 public class BackwardTest {
 
   private static Task task(String id, int minutes, String need, int due, After... after) {
-    Task task = Task.of(id, id, minutes).after(List.of(after));
-    Task needing = need.isEmpty() ? task : task.needing(need);
+    Task task = Named.task(id, minutes).after(List.of(after));
+    Task needing = need.isEmpty() ? task : task.needing(Named.gear(need));
     return due < 0 ? needing : needing.dueAt(due);
   }
 
-  private static Agenda agenda(List<Task> tasks, Map<String, Integer> capacity) {
+  private static Agenda agenda(List<Task> tasks, Map<EquipmentId, Integer> capacity) {
     return new Agenda(tasks, capacity, List.of());
   }
 
-  private static final Map<String, Integer> HOB = Map.of("hob", 1);
+  private static final Map<EquipmentId, Integer> HOB = Map.of(Named.gear("hob"), 1);
 
   private static int start(Schedule schedule, String id) {
     return schedule.placed().stream()
-        .filter(one -> one.task().id().equals(id))
+        .filter(one -> one.task().id().equals(Named.id(id)))
         .findFirst()
         .orElseThrow()
         .start();
@@ -45,9 +45,9 @@ public class BackwardTest {
         agenda(
             List.of(
                 task("soak", 90, "", -1),
-                task("boil", 20, "hob", -1, new After("soak", 0, 10)),
-                task("strain", 15, "hands", 600, new After("boil", 150, 240))),
-            Map.of("hob", 1, "hands", 1));
+                task("boil", 20, "hob", -1, Named.after("soak", 0, 10)),
+                task("strain", 15, "hands", 600, Named.after("boil", 150, 240))),
+            Map.of(Named.gear("hob"), 1, Named.gear("hands"), 1));
     Schedule schedule = Backward.of(agenda, 5);
     // 600 − 15 − 150 − 20 − 90
     assertEquals(start(schedule, "soak"), 325);
@@ -61,10 +61,10 @@ public class BackwardTest {
   @Test
   public void twoTasksOnOneHobComeAfterEachOther() {
     List<Task> tasks = List.of(task("soup", 60, "hob", 200), task("sauce", 30, "hob", 200));
-    Schedule schedule = Backward.of(agenda(tasks, Map.of("hob", 1)), 5);
+    Schedule schedule = Backward.of(agenda(tasks, Map.of(Named.gear("hob"), 1)), 5);
     assertEquals(schedule.late(), 0);
     assertEquals(schedule.idle(), 30, "the shorter one last: the other is half an hour early");
-    assertEquals(Backward.of(agenda(tasks, Map.of("hob", 2)), 5).idle(), 0);
+    assertEquals(Backward.of(agenda(tasks, Map.of(Named.gear("hob"), 2)), 5).idle(), 0);
   }
 
   @Test
@@ -74,13 +74,15 @@ public class BackwardTest {
             task("soup", 60, "hob", 70),
             task("sauce", 30, "hob", 70),
             task("cut", 20, "board", 70));
-    Agenda agenda = agenda(tasks, Map.of("hob", 1, "board", 1));
+    Agenda agenda = agenda(tasks, Map.of(Named.gear("hob"), 1, Named.gear("board"), 1));
     Schedule schedule = Backward.of(agenda, 5);
     assertEquals(schedule.late(), 20, "ninety minutes of hob before seventy");
     assertEquals(schedule.broken().size(), 1);
     List<WayOut> ways = WayOut.of(agenda, schedule, List.of(), 5, 9);
     assertEquals(
-        ways.stream().map(way -> way.kind() + " " + way.what() + " " + way.late()).toList(),
+        ways.stream()
+            .map(way -> way.kind() + " " + Named.of(way.what()) + " " + way.late())
+            .toList(),
         List.of("MORE hob 0", "DROP soup 0", "DROP sauce 0"),
         "a second board helps nobody");
   }
@@ -88,7 +90,7 @@ public class BackwardTest {
   @Test
   public void onlyWhatIsProvedImpossibleIsRefused() {
     List<Task> free = List.of(task("soup", 60, "hob", 300), task("sauce", 30, "hob", 300));
-    Agenda day = agenda(free, Map.of("hob", 1));
+    Agenda day = agenda(free, Map.of(Named.gear("hob"), 1));
     Agenda beside = agenda(List.of(free.get(0).fixed(Fixed.pinned(200)), free.get(1)), HOB);
     Agenda pinned =
         agenda(
@@ -102,19 +104,21 @@ public class BackwardTest {
 
   @Test
   public void whatRunsAlreadyStaysWhereItIs() {
-    Task running = Task.of("soak", "soak", 60).fixed(Fixed.runs(Optional.empty()));
+    Task running = Named.task("soak", 60).fixed(Fixed.runs(Optional.empty()));
     Schedule schedule =
         Backward.of(
             agenda(
-                List.of(running, task("boil", 20, "hob", 300, new After("soak", 0, 30))),
-                Map.of("hob", 1)),
+                List.of(running, task("boil", 20, "hob", 300, Named.after("soak", 0, 30))),
+                Map.of(Named.gear("hob"), 1)),
             5);
     assertEquals(start(schedule, "soak"), 0);
     assertEquals(start(schedule, "boil"), 90, "half an hour at the most after the soak");
-    Task other = Task.of("wait", "wait", 30).fixed(Fixed.runs(Optional.empty()));
+    Task other = Named.task("wait", 30).fixed(Fixed.runs(Optional.empty()));
     Schedule both =
         Backward.of(
-            agenda(List.of(running, other, task("cut", 20, "hob", 300)), Map.of("hob", 1)), 5);
+            agenda(
+                List.of(running, other, task("cut", 20, "hob", 300)), Map.of(Named.gear("hob"), 1)),
+            5);
     assertEquals(start(both, "cut"), 280, "two that run already are in nobody's way");
     assertTrue(both.isProved());
   }
@@ -123,13 +127,13 @@ public class BackwardTest {
   public void circlesAndUnknownNamesAreRefused() {
     List<Task> circle =
         List.of(
-            task("a", 5, "", -1, new After("b", 0, 10)),
-            task("b", 5, "", -1, new After("a", 0, 10)));
+            task("a", 5, "", -1, Named.after("b", 0, 10)),
+            task("b", 5, "", -1, Named.after("a", 0, 10)));
     assertEquals(Agenda.circle(circle).size(), 3);
     assertThrows(IllegalArgumentException.class, () -> agenda(circle, Map.of()));
     assertThrows(
         IllegalArgumentException.class, () -> agenda(List.of(task("a", 5, "hob", -1)), Map.of()));
-    assertThrows(IllegalArgumentException.class, () -> new After("a", 20, 10));
+    assertThrows(IllegalArgumentException.class, () -> Named.after("a", 20, 10));
     assertEquals(Backward.of(agenda(List.of(), Map.of()), 1).placed(), List.of());
   }
 
@@ -149,7 +153,7 @@ public class BackwardTest {
     for (int i = 0; i < 4; i++) {
       After[] after =
           i > 0 && random.nextBoolean()
-              ? new After[] {new After("t" + (i - 1), random.nextInt(3), 3 + random.nextInt(3))}
+              ? new After[] {Named.after("t" + (i - 1), random.nextInt(3), 3 + random.nextInt(3))}
               : new After[0];
       tasks.add(
           task(
@@ -159,7 +163,7 @@ public class BackwardTest {
               i == 3 || random.nextInt(3) == 0 ? 3 + random.nextInt(6) : -1,
               after));
     }
-    Agenda agenda = agenda(tasks, Map.of("r0", 1, "r1", 1));
+    Agenda agenda = agenda(tasks, Map.of(Named.gear("r0"), 1, Named.gear("r1"), 1));
     Schedule schedule = Backward.of(agenda, 10);
     assertTrue(schedule.isProved());
     assertTrue(allowed(schedule.placed()), "its own schedule keeps the rules");
@@ -184,7 +188,7 @@ public class BackwardTest {
 
   /** Whether a schedule keeps every wait and no resource is held twice. */
   private static boolean allowed(List<Schedule.Placed> placed) {
-    Map<String, Schedule.Placed> byId = new HashMap<>();
+    Map<TaskId, Schedule.Placed> byId = new HashMap<>();
     placed.forEach(one -> byId.put(one.task().id(), one));
     for (Schedule.Placed one : placed) {
       for (After after : one.task().after()) {

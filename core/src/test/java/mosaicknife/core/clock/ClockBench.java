@@ -53,9 +53,9 @@ public class ClockBench {
 
   /** Chains of tasks; of people one cooks and cuts, one cuts, and two do what everybody can. */
   private static Agenda day(Random random, int equipment, int people) {
-    Map<String, Integer> capacity = new HashMap<>();
+    Map<EquipmentId, Integer> capacity = new HashMap<>();
     for (int i = 0; i < equipment; i++) {
-      capacity.put("r" + i, 1 + random.nextInt(3));
+      capacity.put(Named.gear("r" + i), 1 + random.nextInt(3));
     }
     List<Worker> workers = new ArrayList<>();
     for (int i = 0; i < people; i++) {
@@ -63,7 +63,7 @@ public class ClockBench {
           new Worker(
               "w" + i,
               "w" + i,
-              Set.of("here"),
+              Set.of(Named.LANTERN),
               i == 0 ? Set.of(Skill.KNIFE, Skill.STOVE) : i == 1 ? Set.of(Skill.KNIFE) : Set.of(),
               List.of(new Span(0, 780), new Span(1440, 2220), new Span(2880, 3660))));
     }
@@ -72,18 +72,19 @@ public class ClockBench {
       for (int link = 0; link < LINKS; link++) {
         boolean isWaiting = random.nextInt(3) == 0;
         int minutes = 5 * (1 + random.nextInt(isWaiting ? 24 : 6));
-        Task task = Task.of("t" + chain + "-" + link, "t", minutes).in("c" + chain);
+        Task task = Named.task("t" + chain + "-" + link, minutes).in(Named.id("c" + chain));
         if (!isWaiting && people > 0 && random.nextInt(2) == 0) {
           int skill = random.nextInt(6);
           task =
               task.by(
                   new Hands(
-                      "here", skill == 0 ? Skill.STOVE : skill < 3 ? Skill.KNIFE : Skill.ANY));
+                      Named.LANTERN,
+                      skill == 0 ? Skill.STOVE : skill < 3 ? Skill.KNIFE : Skill.ANY));
         } else if (!isWaiting) {
-          task = task.needing("r" + random.nextInt(equipment));
+          task = task.needing(Named.gear("r" + random.nextInt(equipment)));
         }
         if (link > 0) {
-          task = task.after(List.of(new Task.After("t" + chain + "-" + (link - 1), 0, 240)));
+          task = task.after(List.of(Named.after("t" + chain + "-" + (link - 1), 0, 240)));
         }
         tasks.add(link == LINKS - 1 ? task.dueAt(SERVICES[random.nextInt(SERVICES.length)]) : task);
       }

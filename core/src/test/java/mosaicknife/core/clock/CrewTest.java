@@ -12,7 +12,6 @@ import java.util.Random;
 import java.util.Set;
 import mosaicknife.core.clock.Schedule.Given;
 import mosaicknife.core.clock.Schedule.Placed;
-import mosaicknife.core.clock.Task.After;
 import mosaicknife.core.clock.Task.Fixed;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -20,20 +19,20 @@ import org.testng.annotations.Test;
 /** People: what they can do, where and when they are there, and who hands over to whom. */
 public class CrewTest {
 
-  private static final Hands KNIFE = new Hands("lantern", Skill.KNIFE);
-  private static final Hands STOVE = new Hands("lantern", Skill.STOVE);
-  private static final Hands ANY = new Hands("lantern", Skill.ANY);
+  private static final Hands KNIFE = new Hands(Named.LANTERN, Skill.KNIFE);
+  private static final Hands STOVE = new Hands(Named.LANTERN, Skill.STOVE);
+  private static final Hands ANY = new Hands(Named.LANTERN, Skill.ANY);
 
   private static Worker worker(String id, Set<Skill> skills, int from, int to) {
-    return new Worker(id, id, Set.of("lantern"), skills, List.of(new Span(from, to)));
+    return new Worker(id, id, Set.of(Named.LANTERN), skills, List.of(new Span(from, to)));
   }
 
   private static Agenda agenda(List<Task> tasks, Worker... workers) {
-    return new Agenda(tasks, Map.of("hob", 1), List.of(workers));
+    return new Agenda(tasks, Map.of(Named.gear("hob"), 1), List.of(workers));
   }
 
   private static Placed find(Schedule schedule, String id) {
-    return schedule.find(id).orElseThrow();
+    return schedule.find(Named.id(id)).orElseThrow();
   }
 
   @Test
@@ -41,9 +40,9 @@ public class CrewTest {
     Agenda agenda =
         agenda(
             List.of(
-                Task.of("fillet", "fillet", 40).by(KNIFE).dueAt(300),
-                Task.of("stock", "stock", 40).by(STOVE).dueAt(300),
-                Task.of("pack", "pack", 40).by(ANY).dueAt(300)),
+                Named.task("fillet", 40).by(KNIFE).dueAt(300),
+                Named.task("stock", 40).by(STOVE).dueAt(300),
+                Named.task("pack", 40).by(ANY).dueAt(300)),
             worker("tobiah", Set.of(Skill.KNIFE), 0, 600),
             worker("ines", Set.of(Skill.STOVE), 0, 600),
             worker("maren", Set.of(), 0, 600));
@@ -59,14 +58,14 @@ public class CrewTest {
     Schedule schedule =
         Backward.of(
             agenda(
-                List.of(Task.of("fillet", "fillet", 40).by(KNIFE).dueAt(300)),
+                List.of(Named.task("fillet", 40).by(KNIFE).dueAt(300)),
                 worker("tobiah", Set.of(Skill.KNIFE), 0, 200)),
             5);
     assertEquals(find(schedule, "fillet").start(), 160, "before they go");
     Schedule tomorrow =
         Backward.of(
             agenda(
-                List.of(Task.of("fillet", "fillet", 40).by(KNIFE).dueAt(300)),
+                List.of(Named.task("fillet", 40).by(KNIFE).dueAt(300)),
                 worker("tobiah", Set.of(Skill.KNIFE), 1440, 2000)),
             5);
     assertEquals(find(tomorrow, "fillet").start(), 1440, "late, but no one is there before");
@@ -81,24 +80,26 @@ public class CrewTest {
         Backward.of(
             agenda(
                 List.of(
-                    Task.of("soak", "soak", 60).in("stock").fixed(Fixed.runs(Optional.empty())),
-                    Task.of("skim", "skim", 10)
-                        .in("stock")
+                    Named.task("soak", 60)
+                        .in(Named.id("stock"))
+                        .fixed(Fixed.runs(Optional.empty())),
+                    Named.task("skim", 10)
+                        .in(Named.id("stock"))
                         .by(STOVE)
-                        .after(List.of(new After("soak", 0, 30))),
-                    Task.of("pack", "pack", 10)
-                        .in("stock")
+                        .after(List.of(Named.after("soak", 0, 30))),
+                    Named.task("pack", 10)
+                        .in(Named.id("stock"))
                         .by(STOVE)
-                        .after(List.of(new After("skim", 200, 500)))
+                        .after(List.of(Named.after("skim", 200, 500)))
                         .dueAt(600)),
                 worker("ines", Set.of(Skill.STOVE), 400, 900)),
             5);
     assertEquals(schedule.given(), Set.of(Given.PEOPLE));
-    assertEquals(schedule.nobodys().stream().map(one -> one.task().id()).toList(), List.of("skim"));
+    assertEquals(
+        schedule.nobodys().stream().map(one -> one.task().name()).toList(), List.of("skim"));
     assertTrue(find(schedule, "skim").start() <= 90);
     assertEquals(find(schedule, "pack").worker(), Optional.of("ines"));
-    Schedule nobody =
-        Backward.of(agenda(List.of(Task.of("cut", "cut", 10).by(KNIFE).dueAt(50))), 5);
+    Schedule nobody = Backward.of(agenda(List.of(Named.task("cut", 10).by(KNIFE).dueAt(50))), 5);
     assertEquals(nobody.nobodys().size(), 1, "no butcher at all");
     assertEquals(find(nobody, "cut").start(), 40);
   }
@@ -107,12 +108,12 @@ public class CrewTest {
   public void aBatchStaysInOnePairOfHands() {
     List<Task> tasks = new ArrayList<>();
     for (String batch : List.of("white", "fumet")) {
-      tasks.add(Task.of(batch + 1, batch, 20).in(batch).by(ANY));
+      tasks.add(Named.task(batch + 1, 20).in(Named.id(batch)).by(ANY));
       tasks.add(
-          Task.of(batch + 2, batch, 20)
-              .in(batch)
+          Named.task(batch + 2, 20)
+              .in(Named.id(batch))
               .by(ANY)
-              .after(List.of(new After(batch + 1, 30, 60)))
+              .after(List.of(Named.after(batch + 1, 30, 60)))
               .dueAt(300));
     }
     Schedule schedule =
@@ -132,9 +133,9 @@ public class CrewTest {
         Backward.of(
             agenda(
                 List.of(
-                    Task.of("one", "one", 30).by(ANY).fixed(Fixed.runs(Optional.of("ines"))),
-                    Task.of("two", "two", 50).by(ANY).fixed(Fixed.runs(Optional.of("ines"))),
-                    Task.of("next", "next", 20).by(ANY).dueAt(40)),
+                    Named.task("one", 30).by(ANY).fixed(Fixed.runs(Optional.of("ines"))),
+                    Named.task("two", 50).by(ANY).fixed(Fixed.runs(Optional.of("ines"))),
+                    Named.task("next", 20).by(ANY).dueAt(40)),
                 worker("ines", Set.of(), 0, 600)),
             5);
     assertEquals(schedule.given(), Set.of());
@@ -146,15 +147,15 @@ public class CrewTest {
   public void whatIsPinnedStaysAndTheRestGoesAround() {
     List<Task> tasks =
         List.of(
-            Task.of("soup", "soup", 60).needing("hob").dueAt(300).fixed(Fixed.pinned(230)),
-            Task.of("sauce", "sauce", 30).needing("hob").dueAt(300));
+            Named.task("soup", 60).needing(Named.gear("hob")).dueAt(300).fixed(Fixed.pinned(230)),
+            Named.task("sauce", 30).needing(Named.gear("hob")).dueAt(300));
     Schedule schedule = Backward.of(agenda(tasks), 5);
     assertEquals(find(schedule, "soup").start(), 230);
     assertEquals(find(schedule, "sauce").start(), 200);
     List<Task> both =
         List.of(
-            Task.of("soup", "soup", 60).needing("hob").dueAt(300).fixed(Fixed.pinned(230)),
-            Task.of("sauce", "sauce", 30).needing("hob").dueAt(300).fixed(Fixed.pinned(240)));
+            Named.task("soup", 60).needing(Named.gear("hob")).dueAt(300).fixed(Fixed.pinned(230)),
+            Named.task("sauce", 30).needing(Named.gear("hob")).dueAt(300).fixed(Fixed.pinned(240)));
     Schedule none = Backward.of(agenda(both), 5);
     assertEquals(none.given(), Set.of(Given.PINS), "two on one hob cannot be");
     assertEquals(none.late(), 0);
@@ -165,14 +166,14 @@ public class CrewTest {
     Hands here = KNIFE;
     List<Task> tasks =
         List.of(
-            Task.of("long", "long", 50).by(here).dueAt(60),
-            Task.of("short", "short", 20).by(here).dueAt(60),
-            Task.of("small", "small", 20).by(here).dueAt(60));
+            Named.task("long", 50).by(here).dueAt(60),
+            Named.task("short", 20).by(here).dueAt(60),
+            Named.task("small", 20).by(here).dueAt(60));
     Agenda agenda = agenda(tasks, worker("tobiah", Set.of(Skill.KNIFE), 10, 300));
     Schedule schedule = Backward.of(agenda, 5);
     assertEquals(schedule.late(), 40, "10 + 20 + 20 + 50 = 100, and 60 would be in time");
     assertEquals(
-        Backward.fewestBroken(agenda, 5).stream().map(one -> one.task().id()).toList(),
+        Backward.fewestBroken(agenda, 5).stream().map(one -> one.task().name()).toList(),
         List.of("long"));
     List<WayOut> ways =
         WayOut.of(
@@ -180,11 +181,13 @@ public class CrewTest {
             schedule,
             List.of(
                 new WayOut.Other(
-                    "long", "quick", List.of(Task.of("q", "q", 10).by(here).dueAt(60)))),
+                    Named.id("long"), "quick", List.of(Named.task("q", 10).by(here).dueAt(60)))),
             5,
             9);
     assertEquals(
-        ways.stream().map(way -> way.kind() + " " + way.what() + " " + way.late()).toList(),
+        ways.stream()
+            .map(way -> way.kind() + " " + Named.of(way.what()) + " " + way.late())
+            .toList(),
         List.of(
             "INSTEAD quick 0",
             "DROP long 0",
@@ -215,16 +218,16 @@ public class CrewTest {
           new Worker(
               "w" + i,
               "w" + i,
-              Set.of("lantern"),
+              Set.of(Named.LANTERN),
               random.nextBoolean() ? Set.of(Skill.KNIFE, Skill.STOVE) : Set.of(Skill.KNIFE),
               List.of(new Span(from, from + 4), new Span(from + 6, 3000))));
     }
     List<Task> tasks = new ArrayList<>();
     for (int i = 0; i < 3; i++) {
       tasks.add(
-          Task.of("t" + i, "t", 1 + random.nextInt(3))
-              .in("g" + random.nextInt(2))
-              .by(new Hands("lantern", skills[random.nextInt(skills.length)]))
+          Named.task("t" + i, 1 + random.nextInt(3))
+              .in(Named.id("g" + random.nextInt(2)))
+              .by(new Hands(Named.LANTERN, skills[random.nextInt(skills.length)]))
               .dueAt(3 + random.nextInt(6)));
     }
     Agenda agenda = new Agenda(tasks, Map.of(), workers);
