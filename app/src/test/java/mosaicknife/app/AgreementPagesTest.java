@@ -42,6 +42,7 @@ public class AgreementPagesTest extends WithPages {
       List.of("hake", "gurnard", "plaice", "pollack", "mackerel", "turbot", "trout");
   private static final Pattern LOT = Pattern.compile("(?i)lot (\\d+)");
   private static final Pattern CARRIES = Pattern.compile(",([0-9]+\\.[0-9]{2}),,,\"?EUR");
+  private static final Pattern CUT = Pattern.compile("(\\d+) ×");
   private static final Pattern COUNT = Pattern.compile("(\\d+) plate");
 
   @Autowired private LotSheets sheets;
@@ -72,9 +73,11 @@ public class AgreementPagesTest extends WithPages {
     String token = issuer.issue("ines", "port-sallow-demo", "10.26.0.1").token();
     for (long lot : fish.keySet()) {
       theApiTellsTheGrams(lot, token);
+      usesAndPassportTellTheGramsAndNothingIsRaw(lot);
     }
     Map<Long, Long> told = new TreeMap<>();
     int together = 0;
+    int compared = 0;
     for (long lot : fish.keySet()) {
       String portion = 100 + random.nextInt(140) + (random.nextBoolean() ? " g" : "");
       Form form = Form.values()[random.nextInt(Form.values().length)];
@@ -104,10 +107,15 @@ public class AgreementPagesTest extends WithPages {
           "" + plates,
           "Plan, " + at);
       theSheetAddsUpToTheInvoice(lot, invoiced.get(lot));
+      if (form == Form.SLICES) {
+        compareTellsThePlates(lot, portion, plates, at);
+        compared++;
+      }
       told.put(lot, plates);
       together += sheets.get(lot).parts().stream().anyMatch(p -> p.pieces(0) > 0) ? 1 : 0;
     }
     assertTrue(together >= 5, together + " were weighed together");
+    assertTrue(compared >= 3, compared + " were compared");
     assertTrue(told.size() >= LOTS / 2, told.size() + " lots are counted");
     int listed = 0;
     for (Element row : Jsoup.parse(page("ines", "/")).select(".lots tbody tr")) {
@@ -122,7 +130,141 @@ public class AgreementPagesTest extends WithPages {
       }
     }
     assertTrue(listed >= 5, listed + " are listed on Today");
+    theServiceCutsWhatSliceCuts(List.copyOf(fish.keySet()));
+    theShelfHoldsWhatWasReadOffTheScale(List.copyOf(fish.keySet()));
     received.close();
+  }
+
+  private void usesAndPassportTellTheGramsAndNothingIsRaw(long lot) throws Exception {
+    Map<String, Integer> wanted = read.getOrDefault(lot, Map.of());
+    Map<String, Integer> uses = new TreeMap<>();
+    for (Element row : Jsoup.parse(page("ines", "/uses/" + lot)).select(".use-row.weighed")) {
+      uses.put(row.id().replace("row-", ""), grams(row.select(".use-part span").text()));
+    }
+    assertEquals(uses, wanted, "Uses, lot " + lot);
+    Map<String, String> slots = new TreeMap<>();
+    sheets.get(lot).parts().forEach(p -> slots.put("L" + lot + "-" + p.part().number(), p.slot()));
+    Map<String, Integer> passport = new TreeMap<>();
+    Document page = Jsoup.parse(page("ines", "/dock/" + lot + "/passport"));
+    for (Element row : page.select(".table tbody tr")) {
+      assertEquals(row.select("td").get(4).text(), "not raw", row.text());
+      if (!row.select("td").get(0).text().equals("not yet")) {
+        passport.put(
+            slots.get(row.select("td").last().text()), grams(row.select("td").get(0).text()));
+      }
+    }
+    assertEquals(passport, wanted, "passport, lot " + lot);
+  }
+
+  private void compareTellsThePlates(long lot, String portion, long plates, String at)
+      throws Exception {
+    String address = "/cost/compare?with=lot-" + lot + "&portion=" + portion.replace(" ", "%20");
+    Element row = Jsoup.parse(page("ines", address)).select(".compare-row").first();
+    assertEquals(count(row.select("th small").text(), at), plates, "Compare, " + at);
+  }
+
+  /** One dish for all of the hake: what the evening cuts of each lot is what its Slice cuts. */
+  private void theServiceCutsWhatSliceCuts(List<Long> lots) throws Exception {
+    String name = "Agreed hake";
+    String dish =
+        follow(
+            "ines",
+            "/buy/new",
+            "name",
+            name,
+            "venue",
+            "" + venue(),
+            "portion",
+            "150 g",
+            "tolerance",
+            "10",
+            "form",
+            "SLICES",
+            "pieces",
+            "1",
+            "price",
+            "",
+            "specification",
+            "SKIN_ON",
+            "fish",
+            "hake",
+            "version",
+            "0");
+    assertTrue(dish.contains(name), dish);
+    String wanted = "/slice?venue=" + venue();
+    for (Element field :
+        Jsoup.parse(page("ines", wanted)).select(".service-dishes input[name^=w]")) {
+      wanted +=
+          "&" + field.attr("name") + "=" + (field.attr("aria-label").contains(name) ? 900 : 0);
+    }
+    Map<Long, Long> evening = new TreeMap<>();
+    for (Element row : Jsoup.parse(page("ines", wanted)).select(".service-fillets li")) {
+      String[] to = row.select("a").attr("href").split("[/?]");
+      Matcher cut = CUT.matcher(row.children().last().text());
+      evening.merge(Long.valueOf(to[2]), cut.find() ? Long.parseLong(cut.group(1)) : 0, Long::sum);
+    }
+    int told = 0;
+    for (long lot : lots) {
+      if (evening.containsKey(lot) && sheets.get(lot).lot().species().code().equals("hake")) {
+        follow(
+            "ines",
+            "/plan/" + lot + "/portion",
+            "portion",
+            "150 g",
+            "form",
+            "SLICES",
+            "pieces",
+            "1");
+        Document slice = Jsoup.parse(page("ines", "/slice/" + lot));
+        String at = "lot " + lot + " for the evening";
+        assertEquals(count(slice.select("#lot-title").text(), at), (long) evening.get(lot), at);
+        told++;
+      }
+    }
+    assertTrue(told >= 3, told + " lots of hake for the evening");
+  }
+
+  /** What is kept lies in the larder at the weight that was read off the scale. */
+  private void theShelfHoldsWhatWasReadOffTheScale(List<Long> lots) throws Exception {
+    int kept = 0;
+    for (long lot : lots) {
+      LotSheet sheet = sheets.get(lot);
+      if (!sheet.expectedParts().stream().allMatch(p -> p.isStarted()) || kept == 3) {
+        continue;
+      }
+      follow(
+          "ines",
+          "/uses/" + lot + "/parts/head",
+          "version",
+          "" + sheet.find("head").orElseThrow().part().version(),
+          "purpose",
+          "HOLD",
+          "until",
+          "" + java.time.LocalDate.now().plusDays(2),
+          "place",
+          "Agreed shelf " + lot);
+      follow("ines", "/bench/" + lot + "/finish");
+      Document larder = Jsoup.parse(page("ines", "/larder"));
+      Element row =
+          larder.select(".shelf tbody tr").stream()
+              .filter(one -> one.select("th b").text().equals("Agreed shelf " + lot))
+              .findFirst()
+              .orElseThrow(() -> new AssertionError("nothing on the shelf of lot " + lot));
+      assertEquals(
+          grams(row.select(".shelf-tile span").text()), read.get(lot).get("head"), "lot " + lot);
+      kept++;
+    }
+    assertEquals(kept, 3, "lots with a head on a shelf");
+  }
+
+  private long venue() {
+    return sheets.get(read.keySet().iterator().next()).lot().venue().id();
+  }
+
+  private static int grams(String mass) {
+    String[] figure = mass.replace('\u00a0', ' ').split(" ");
+    BigDecimal number = new BigDecimal(figure[0]);
+    return (figure[1].equals("kg") ? number.movePointRight(3) : number).intValueExact();
   }
 
   private void theApiTellsTheGrams(long lot, String token) throws Exception {

@@ -71,7 +71,7 @@ public record Cooling(
     MAY_BE_LATE,
     /** At this rate it will be late. */
     LATE,
-    /** A stage was missed: somebody decides what becomes of it. */
+    /** A stage was missed: by the rule of the house it is thrown away. */
     MISSED,
     /** It is cold, in time. */
     COLD
