@@ -32,6 +32,10 @@ import org.testng.annotations.Test;
 /** What holds for every page: its HTML nests, and every word on it comes from a bundle. */
 public class EveryPageTest extends WithPages {
 
+  /** Parts of a gram: no scale of a kitchen shows them. */
+  private static final Pattern FINER =
+      Pattern.compile("\\S*\\d[.,]\\d+[ \u00a0]g\\b|\\S*\\d[.,]\\d{4,}[ \u00a0]kg\\b");
+
   private static final Pattern IN_BRACKETS = Pattern.compile("⟦[^⟦⟧]*⟧");
   private static final Pattern WORD = Pattern.compile("\\p{L}[\\p{L}’'-]*\\p{L}");
 
@@ -160,8 +164,12 @@ public class EveryPageTest extends WithPages {
   }
 
   @Test(dataProvider = "pages")
-  public void theHtmlIsValid(String address) throws Exception {
-    assertEquals(errors(opened(address, "en")).toString(), "[]", address);
+  public void theHtmlIsValidAndNoFigureIsFinerThanAScale(String address) throws Exception {
+    String page = opened(address, "en");
+    assertEquals(errors(page).toString(), "[]", address);
+    List<String> fine =
+        FINER.matcher(Jsoup.parse(page).text()).results().map(found -> found.group()).toList();
+    assertEquals(fine.toString(), "[]", address);
   }
 
   @Test

@@ -4,6 +4,7 @@ import mosaicknife.app.account.DemoPeople;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
@@ -13,7 +14,7 @@ import org.springframework.test.web.servlet.MockMvc;
  * One application context on one fresh database with the demo, shared by all tests of one process.
  */
 @SpringBootTest
-@AutoConfigureMockMvc
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 public abstract class WithDatabase extends AbstractTestNGSpringContextTests {
 
   @Autowired protected MockMvc mvc;

@@ -112,6 +112,8 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
     BigDecimal amount =
         new BigDecimal(mass.milligrams())
             .divide(unitMilligrams(unit), new MathContext(3, RoundingMode.HALF_UP))
+            // no scale of a kitchen shows parts of a gram
+            .setScale(small ? 0 : 3, RoundingMode.HALF_UP)
             .stripTrailingZeros();
     return "≈ " + plain(amount) + " " + unit.symbol();
   }

@@ -404,12 +404,12 @@ public class GatePagesTest extends WithPages {
   public void aWayOfTheHouseKnowsItsDishByNumber() throws Exception {
     dish("Gurnard of the way", 0, false);
     TestLots all = new TestLots(applicationContext);
-    long lot = all.receive("grey gurnard", State.GUTTED, 1, "0.62", Temperature.ofCelsius(1));
+    long lot = all.receive("gurnard", State.GUTTED, 1, "0.62", Temperature.ofCelsius(1));
     plan(lot, "fillet-left", "PLATE", "Gurnard of the way");
     follow("ines", "/plan/" + lot + "/ways", "name", "by number");
     rename("Gurnard of the way", "Gurnard by number", false);
     dish("Gurnard of the way", 0, false);
-    long next = all.receive("grey gurnard", State.GUTTED, 1, "0.63", Temperature.ofCelsius(1));
+    long next = all.receive("gurnard", State.GUTTED, 1, "0.63", Temperature.ofCelsius(1));
     assertEquals(sheets.get(next).find("fillet-left").orElseThrow().becomes(), "Gurnard by number");
     String page = page("ines", "/plan/" + next);
     String way = page.substring(page.indexOf("/ways/") + 6, page.indexOf("/follow"));

@@ -49,6 +49,7 @@ public class WordsAndNumbersTest {
     assertEquals(METRIC.roughly(Mass.ofGrams(18_004)), "≈ 18 kg");
     assertEquals(METRIC.roughly(Mass.ofGrams(6_044)), "≈ 6.04 kg");
     assertEquals(METRIC.roughly(Mass.ofGrams(640)), "≈ 640 g");
+    assertEquals(METRIC.roughly(Mass.ofMilligrams(76_300)), "≈ 76 g", "a scale shows grams");
     assertEquals(METRIC.roughly(Mass.ofGrams(1_234_567)), "≈ 1230 kg");
     assertEquals(IMPERIAL.roughly(Mass.ofGrams(18_000)), "≈ 39.7 lb");
     assertEquals(METRIC.range(Mass.ofGrams(800), Mass.ofGrams(1500)), "0.8–1.5 kg");

@@ -190,7 +190,8 @@ final class RandomBoard {
   }
 
   private void lie(int one, BigDecimal grams, BigDecimal step, char how) {
-    board.add(new Lying(one, grams, step, how));
+    // masses are whole milligrams
+    board.add(new Lying(one, grams.setScale(3, RoundingMode.HALF_EVEN), step, how));
   }
 
   /** Whether what is left of a cut may be drip or a piece: nobody can say. */
