@@ -98,8 +98,9 @@ const partsNow = () => laidOver(model.parts, queue.overlay(lot));
 const isOfThePlace = () =>
   (sheet().dataset.part || "") === place.part && Number(sheet().dataset.fish) === place.fish;
 const draw = () => {
-  // until its own comes, a drawer of the part before would act on that
-  byId("more")?.toggleAttribute("inert", !isOfThePlace() && !queue.isAway());
+  // until its own drawer comes, that of the part before would act on that; a note may be begun meanwhile
+  const isStale = !isOfThePlace() && !queue.isAway();
+  document.querySelectorAll("#more form:not(:has(#note))").forEach((form) => form.toggleAttribute("inert", isStale));
   drawParts(partsNow(), place, model.fish, word);
   drawBack(notTaken ? null : lastOwn(model, queue.overlay(lot)), model.fish, word);
   if (queue.isAway() && queue.waiting() > 0) drawSumsFollow(word);

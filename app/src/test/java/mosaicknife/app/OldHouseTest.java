@@ -131,6 +131,25 @@ public class OldHouseTest {
   }
 
   @Test
+  public void aWayKeepsItsDishesByNumber() throws SQLException {
+    assertEquals(
+        rows(
+            """
+            select distinct d.name
+            from house_way w, jsonb_each(w.document::jsonb->'fates') f
+              join dish d on d.id = (f.value->>'dish')::bigint
+            """),
+        List.of("Albacore, seared"));
+    assertEquals(
+        rows(
+            """
+            select f.key from house_way w, jsonb_each(w.document::jsonb->'fates') f
+            where not f.value ?& array['purpose', 'dish', 'use', 'becomes', 'venue']
+            """),
+        List.of());
+  }
+
+  @Test
   public void hoursOfFreezingBecomeSpansAndThoseThatCannotHaveBeenOpenNothing()
       throws SQLException {
     assertEquals(
