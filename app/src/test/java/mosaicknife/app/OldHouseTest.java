@@ -144,7 +144,8 @@ public class OldHouseTest {
         rows(
             """
             select f.key from house_way w, jsonb_each(w.document::jsonb->'fates') f
-            where not f.value ?& array['purpose', 'dish', 'use', 'becomes', 'venue']
+            where not jsonb_exists_all(
+              f.value, array['purpose', 'dish', 'use', 'becomes', 'venue'])
             """),
         List.of());
   }
