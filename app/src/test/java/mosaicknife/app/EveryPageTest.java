@@ -185,6 +185,8 @@ public class EveryPageTest extends WithPages {
         .validate(new ByteArrayInputStream(page.getBytes(StandardCharsets.UTF_8)))
         .lines()
         .filter(line -> line.startsWith("Error: "))
+        // a page that waits until it is whole: newer than the checker
+        .filter(line -> !line.contains("with a “blocking” attribute must have a “rel”"))
         .toList();
   }
 
