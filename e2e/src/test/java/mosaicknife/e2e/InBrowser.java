@@ -47,6 +47,7 @@ abstract class InBrowser {
   private Browser browser;
   private String url;
   private int port;
+  private boolean isRestarted;
   ConfigurableApplicationContext app;
 
   /**
@@ -170,6 +171,7 @@ abstract class InBrowser {
 
   /** Stops the application and starts it again on the same database and port. */
   void restart() {
+    isRestarted = true;
     close(app);
     startApplication(port);
   }
@@ -206,7 +208,11 @@ abstract class InBrowser {
         message -> {
           // a refused form answers 4xx and a server that is away none: both are shown on the page
           boolean refusal = message.text().contains("the server responded with a status of 4");
-          boolean away = message.text().contains("ERR_") || message.text().startsWith("htmx:");
+          // and one that is starting says so with 503: tablets that look at a pot ask meanwhile
+          boolean away =
+              message.text().contains("ERR_")
+                  || message.text().startsWith("htmx:")
+                  || isRestarted && message.text().contains(" 503");
           if (message.type().equals("error") && !refusal && !away) {
             complaints.add(message.text());
           }
