@@ -6,7 +6,7 @@ import { Queue, newId } from "./queue.js";
 import { sender } from "./send.js";
 import { browserStore } from "./store.js";
 import {
-  calm, complain, drawBack, drawParts, drawSumsFollow, drawWaiting, remembered, restore, say, sheet,
+  calm, complain, drawBack, drawParts, drawSumsFollow, drawWaiting, remembered, restore, restoreEcho, say, sheet,
   showReading, showTray,
 } from "./view.js";
 import { wording } from "./words.js";
@@ -339,6 +339,7 @@ const afterSwap = () => {
   showTray(tray(), word);
   showGuide();
   draw();
+  restoreEcho(kept);
   drawWaiting(queue, word);
   history.replaceState(null, "", hrefOf(place));
 };

@@ -184,6 +184,8 @@ export const remembered = () => {
     complaint: document.querySelector("#sheet .alert-danger")?.textContent,
     beside: Boolean(document.querySelector("#sheet .typed-row .alert-danger")),
     typed: byId("typed")?.value,
+    expected: byId("typed")?.dataset.expected,
+    echo: byId("typed-echo")?.innerHTML,
     note: byId("note")?.value,
     focused,
   };
@@ -206,4 +208,11 @@ export const restore = (kept, samePart) => {
     if (kept[field] !== undefined && byId(field)) byId(field).value = kept[field];
   }
   if (kept.focused && byId(kept.focused)) byId(kept.focused).focus({ preventScroll: true });
+};
+
+/** What was asked of a typed weight is asked on a sheet that came meanwhile, if it is of the same part. */
+export const restoreEcho = (kept) => {
+  const typed = byId("typed");
+  if (!typed?.value || typed.value !== kept.typed || typed.dataset.expected !== kept.expected) return;
+  byId("typed-echo").innerHTML = kept.echo; // our own escaped fragment
 };

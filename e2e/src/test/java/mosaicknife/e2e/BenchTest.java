@@ -109,6 +109,30 @@ public class BenchTest extends InBrowser {
   }
 
   @Test
+  public void aSheetThatComesLateTakesNoQuestionAway() {
+    int lot = receive("plaice", "1.224");
+    Page page = bench("tobiah", lot);
+    Pattern sheet = Pattern.compile(".*/bench/" + lot + "\\?.*part=gills");
+    List<Route> held = new ArrayList<>();
+    page.route(sheet, held::add);
+    page.waitForRequest(sheet, () -> page.click(".tally a:has-text('Gills')"));
+    page.fill("#typed", "0.24 kg");
+    assertThat(page.locator("#typed-echo .question")).containsText("Is the point right?");
+    // a tap in the moment the sheet is there, before anything is asked again
+    page.evaluate(
+        """
+        () => new MutationObserver((seen, itself) => {
+          if (!seen.some((one) => [...one.addedNodes].some((node) => node.id === 'sheet'))) return;
+          itself.disconnect();
+          document.getElementById('take-typed').click();
+        }).observe(document.getElementById('sheet').parentElement, { childList: true })
+        """);
+    held.forEach(Route::resume);
+    assertThat(page.locator("#sheet .alert-danger")).containsText("Take it again if it is right.");
+    assertEquals(facts(lot).size(), 0);
+  }
+
+  @Test
   public void aTareNotTakenIsSeenAndAPartIsCorrectedWithAReason() {
     Page page = bench("tobiah", FORGOTTEN_TARE);
     assertThat(page.locator(".verdict.over")).containsText("over the fish");
