@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mosaicknife.app.account.TokenIssuer;
+import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.Take;
@@ -49,6 +50,7 @@ public class AgreementPagesTest extends WithPages {
   @Autowired private LotSheets sheets;
   @Autowired private WeighingRecorder bench;
 
+  @Autowired private HouseSettings houses;
   @Autowired private TokenIssuer issuer;
 
   private final Random random = new Random(26);
@@ -243,7 +245,7 @@ public class AgreementPagesTest extends WithPages {
           "purpose",
           "HOLD",
           "until",
-          "" + java.time.LocalDate.now().plusDays(2),
+          "" + houses.today().plusDays(2),
           "place",
           "Agreed shelf " + lot,
           "keeper",

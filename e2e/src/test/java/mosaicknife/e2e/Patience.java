@@ -55,6 +55,7 @@ final class Patience {
     Set<String> waited = WAITED.computeIfAbsent(context, key -> ConcurrentHashMap.newKeySet());
     context.onRequest(request -> waited.add(request.method() + " " + request.url()));
     context.onRequestFinished(request -> waited.remove(request.method() + " " + request.url()));
+    context.onClose(closed -> WAITED.remove(closed));
     context.onRequestFailed(request -> waited.remove(request.method() + " " + request.url()));
     return context;
   }
