@@ -10,6 +10,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -18,7 +19,7 @@ import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import mosaicknife.app.larder.LarderBook;
-import nu.validator.client.EmbeddedValidator;
+import nu.validator.validation.SimpleDocumentValidator;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -26,8 +27,12 @@ import org.jsoup.nodes.TextNode;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.mock.web.MockHttpServletResponse;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.xml.sax.InputSource;
+import org.xml.sax.SAXParseException;
+import org.xml.sax.helpers.DefaultHandler;
 
 /** What holds for every page: its HTML nests, and every word on it comes from a bundle. */
 public class EveryPageTest extends WithPages {
@@ -40,6 +45,7 @@ public class EveryPageTest extends WithPages {
   private static final Pattern WORD = Pattern.compile("\\p{L}[\\p{L}’'-]*\\p{L}");
 
   @Autowired private JdbcClient jdbc;
+  private SimpleDocumentValidator checker;
 
   private static final List<String> CATALOGUE =
       List.of(
@@ -178,16 +184,35 @@ public class EveryPageTest extends WithPages {
     assertEquals(errors(page).size(), 1, "the paragraph ends where the form begins");
   }
 
-  private static List<String> errors(String page) throws Exception {
-    EmbeddedValidator validator = new EmbeddedValidator();
-    validator.setOutputFormat(EmbeddedValidator.OutputFormat.TEXT);
-    return validator
-        .validate(new ByteArrayInputStream(page.getBytes(StandardCharsets.UTF_8)))
-        .lines()
-        .filter(line -> line.startsWith("Error: "))
-        // a page that waits until it is whole: newer than the checker
-        .filter(line -> !line.contains("with a “blocking” attribute must have a “rel”"))
-        .toList();
+  private List<String> errors(String page) throws Exception {
+    List<String> errors = new ArrayList<>();
+    checker.setUpValidatorAndParsers(
+        new DefaultHandler() {
+          @Override
+          public void error(SAXParseException found) {
+            // a page that waits until it is whole: newer than the checker
+            if (!found.getMessage().contains("with a “blocking” attribute must have a “rel”")) {
+              errors.add(found.getMessage());
+            }
+          }
+
+          @Override
+          public void fatalError(SAXParseException found) {
+            errors.add(found.getMessage());
+          }
+        },
+        true,
+        false);
+    checker.checkHtmlInputSource(
+        new InputSource(new ByteArrayInputStream(page.getBytes(StandardCharsets.UTF_8))));
+    return errors;
+  }
+
+  /** The rules of HTML, read once. */
+  @BeforeClass
+  void readTheRules() throws Exception {
+    checker = new SimpleDocumentValidator(false, false, false);
+    checker.setUpMainSchema("http://s.validator.nu/html5-all.rnc", new DefaultHandler());
   }
 
   @Test(dataProvider = "pages")

@@ -100,7 +100,7 @@ public class PriceKeeper {
   UUID look(String supplier, LocalDate validOn, String content) {
     if (validOn.isAfter(houses.today().plusDays(60))
         || validOn.isBefore(houses.today().minusYears(5))) {
-      throw Refusal.ofField("validOn", "buy.problem.the-day-of-the-list-2");
+      throw Refusal.ofField("validOn", "buy.problem.the-day-of-the-list");
     }
     reader().read(content);
     previews.deleteByReadAtBefore(clock.instant().minus(PREVIEW_KEPT));

@@ -3,25 +3,30 @@ package mosaicknife.app.shared;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import com.tngtech.archunit.core.domain.JavaClass;
-import com.tngtech.archunit.core.importer.ClassFileImporter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import mosaicknife.core.finding.Finding;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.testng.annotations.Test;
 
 /** Every message is said somewhere, and no refusal stands in the bundles twice. */
 public class MessagesTest {
 
   private static final Path MAIN = Path.of("src/main");
+  private static final Pattern WORD = Pattern.compile("[A-Za-z0-9.-]+");
+  private static final Pattern QUOTED = Pattern.compile("['\"]([A-Za-z0-9.-]+)['\"]");
 
   private static Map<String, String> messages() throws IOException {
     Map<String, String> all = new TreeMap<>();
@@ -39,26 +44,31 @@ public class MessagesTest {
     }
   }
 
-  private static String sources() throws IOException {
-    StringBuilder all = new StringBuilder();
+  /** Every word of the sources that could be a key; the quoted ones with their quotation marks. */
+  private static Set<String> sources() throws IOException {
+    Set<String> words = new HashSet<>();
     for (String folder : List.of("java", "resources/templates")) {
       for (Path file : files(MAIN.resolve(folder))) {
-        all.append(Files.readString(file));
+        String source = Files.readString(file);
+        WORD.matcher(source).results().forEach(found -> words.add(found.group()));
+        QUOTED.matcher(source).results().forEach(found -> words.add(quoted(found.group(1))));
       }
     }
-    return all.toString();
+    return words;
+  }
+
+  private static String quoted(String word) {
+    return "'" + word + "'";
   }
 
   /** A key whose end is worked out stands in the source up to its last point or dash, quoted. */
-  private static boolean isSaid(String key, String sources) {
-    if (Character.isUpperCase(key.charAt(0)) || sources.contains(key)) {
+  private static boolean isSaid(String key, Set<String> words) {
+    if (Character.isUpperCase(key.charAt(0)) || words.contains(key)) {
       return true; // the names of the core's findings and choices are looked up by their enum
     }
     for (int end = key.length(); end > 0; end--) {
       char last = key.charAt(end - 1);
-      String start = key.substring(0, end);
-      if ((last == '.' || last == '-')
-          && (sources.contains("\"" + start + "\"") || sources.contains("'" + start + "'"))) {
+      if ((last == '.' || last == '-') && words.contains(quoted(key.substring(0, end)))) {
         return true;
       }
     }
@@ -67,23 +77,29 @@ public class MessagesTest {
 
   @Test
   public void everyMessageIsSaidSomewhere() throws IOException {
-    String sources = sources();
-    List<String> silent =
-        messages().keySet().stream().filter(key -> !isSaid(key, sources)).toList();
+    Set<String> words = sources();
+    List<String> silent = messages().keySet().stream().filter(key -> !isSaid(key, words)).toList();
     assertEquals(silent.toString(), "[]");
   }
 
   /** The enums whose constants have words, by the start of their keys. */
-  private static Map<String, Class<?>> worded(Map<String, String> messages) {
+  private static Map<String, Class<?>> worded(Map<String, String> messages) throws Exception {
     Map<String, Class<?>> enums = new TreeMap<>();
-    for (JavaClass type : new ClassFileImporter().importPackages("mosaicknife")) {
+    for (Resource file :
+        new PathMatchingResourcePatternResolver()
+            .getResources("classpath*:mosaicknife/**/*.class")) {
+      String path = file.getURL().getPath();
+      String name = path.substring(path.lastIndexOf("/mosaicknife/") + 1);
+      Class<?> type =
+          Class.forName(
+              name.replace(".class", "").replace('/', '.'),
+              false,
+              MessagesTest.class.getClassLoader());
       if (type.isEnum()) {
-        Class<?> reflected = type.reflect();
-        Object first = reflected.getEnumConstants()[0];
-        String key = Finding.of((Enum<?>) first).key();
+        String key = Finding.of((Enum<?>) type.getEnumConstants()[0]).key();
         String start = key.substring(0, key.lastIndexOf('.') + 1);
         if (messages.keySet().stream().anyMatch(k -> k.startsWith(start))) {
-          enums.put(start, reflected);
+          enums.put(start, type);
         }
       }
     }
@@ -91,7 +107,7 @@ public class MessagesTest {
   }
 
   @Test
-  public void anEnumWithWordsHasThemForEachOfItsConstantsAndForNothingElse() throws IOException {
+  public void anEnumWithWordsHasThemForEachOfItsConstantsAndForNothingElse() throws Exception {
     Map<String, String> messages = messages();
     Map<String, Class<?>> enums = worded(messages);
     List<String> wrong = new ArrayList<>();

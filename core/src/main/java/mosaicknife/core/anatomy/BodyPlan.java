@@ -50,7 +50,8 @@ public record BodyPlan(
     List<String> codes = slots.stream().map(PartSlot::code).toList();
     Check.that(
         codes.stream().distinct().count() == codes.size(),
-        "Expected each slot of plan '" + code + "' once, found " + codes);
+        "Expected each slot of plan '" + code + "' once, found ",
+        codes);
     drawing.views().stream()
         .flatMap(view -> view.regions().stream())
         .forEach(

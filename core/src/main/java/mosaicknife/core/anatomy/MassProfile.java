@@ -32,7 +32,8 @@ public record MassProfile(double from, double to, List<Double> cumulative) {
         cumulative.size() > 1
             && cumulative.get(0) == 0
             && Math.abs(cumulative.get(cumulative.size() - 1) - 1) < 1e-9,
-        "Expected a profile from 0 to 1, found " + cumulative);
+        "Expected a profile from 0 to 1, found ",
+        cumulative);
   }
 
   /**

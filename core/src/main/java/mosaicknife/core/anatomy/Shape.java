@@ -16,7 +16,7 @@ public record Shape(List<Point> points, boolean closed, boolean smooth) {
   /** Refuses fewer than two points. */
   public Shape {
     points = List.copyOf(Check.notEmpty(points, "points"));
-    Check.that(points.size() > 1, "Expected at least two points, found " + points.size());
+    Check.that(points.size() > 1, "Expected at least two points, found ", points.size());
   }
 
   /**

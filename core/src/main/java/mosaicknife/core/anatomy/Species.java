@@ -180,7 +180,7 @@ public record Species(
    * @return centimetres; an estimate
    */
   public double centimetres(Mass fish) {
-    Check.that(fish.isPositive(), "Expected a fish above 0 g, found " + fish);
+    Check.that(fish.isPositive(), "Expected a fish above 0 g, found ", fish);
     boolean isLong = plan.traits().contains(BodyPlan.Trait.LONG);
     double grams = fish.milligrams() / 1000.0;
     return Math.cbrt(100 * grams / (isLong ? CONDITION_LONG : CONDITION));

@@ -14,7 +14,7 @@ public record Thickness(List<Double> stations) {
   /** Refuses fewer than two stations and thicknesses outside 0–0.5 body lengths. */
   public Thickness {
     stations = List.copyOf(Check.notEmpty(stations, "stations"));
-    Check.that(stations.size() > 1, "Expected two stations or more, found " + stations.size());
+    Check.that(stations.size() > 1, "Expected two stations or more, found ", stations.size());
     stations.forEach(t -> Check.inRange(t, 0, 0.5, "thickness"));
   }
 

@@ -66,9 +66,9 @@ public record Balance(
    * @throws IllegalArgumentException if the outstanding mass or the deviation is negative
    */
   public static Balance of(Breakdown breakdown, Mass outstanding, LossNorm loss, double sigma) {
-    Check.that(sigma >= 0, "Expected a deviation from 0 g, found " + sigma);
+    Check.that(sigma >= 0, "Expected a deviation from 0 g, found ", sigma);
     Check.that(
-        !outstanding.isNegative(), "Expected outstanding parts from 0 g, found " + outstanding);
+        !outstanding.isNegative(), "Expected outstanding parts from 0 g, found ", outstanding);
     Mass purchased = breakdown.purchased();
     Mass remainder = breakdown.remainder();
     Verdict verdict;

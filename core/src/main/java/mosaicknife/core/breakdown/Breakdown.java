@@ -23,12 +23,12 @@ public record Breakdown(State state, Mass purchased, int fish, List<Node> parts)
   /** Refuses a lot without mass or fish, and two parts of one identifier. */
   public Breakdown {
     Check.notNull(state, "state");
-    Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found " + purchased);
+    Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found ", purchased);
     Check.inRange(fish, 1, 10_000, "number of fish");
     parts = List.copyOf(parts);
     List<String> ids = parts.stream().flatMap(Node::leaves).map(Node::id).toList();
     Check.that(
-        ids.stream().distinct().count() == ids.size(), "Expected each part once, found " + ids);
+        ids.stream().distinct().count() == ids.size(), "Expected each part once, found ", ids);
   }
 
   /**

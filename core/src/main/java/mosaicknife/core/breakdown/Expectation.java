@@ -46,7 +46,7 @@ public final class Expectation {
    * @return the expectation
    */
   public static Expectation of(Species species, State state, Mass purchased, LossNorm loss) {
-    Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found " + purchased);
+    Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found ", purchased);
     Mass net = purchased.minus(loss.expected(purchased));
     List<Share> shares = species.sharesIn(state);
     double whole = shares.stream().mapToDouble(Share::mean).sum();

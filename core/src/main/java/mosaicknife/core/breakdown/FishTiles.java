@@ -56,8 +56,8 @@ public record FishTiles(List<FishTile> tiles, boolean isOverfull) {
     /** Refuses negative masses. */
     public PartSoFar {
       Check.text(id, "id");
-      Check.that(!measured.isNegative(), "Expected a measured mass from 0 g, found " + measured);
-      Check.that(!outstanding.isNegative(), "Expected outstanding from 0 g, found " + outstanding);
+      Check.that(!measured.isNegative(), "Expected a measured mass from 0 g, found ", measured);
+      Check.that(!outstanding.isNegative(), "Expected outstanding from 0 g, found ", outstanding);
     }
   }
 
@@ -70,7 +70,7 @@ public record FishTiles(List<FishTile> tiles, boolean isOverfull) {
    * @return the tiles
    */
   public static FishTiles of(Mass purchased, LossNorm loss, List<PartSoFar> parts) {
-    Check.that(purchased.isPositive(), "Expected a fish above 0 g, found " + purchased);
+    Check.that(purchased.isPositive(), "Expected a fish above 0 g, found ", purchased);
     Mass measured = Mass.total(parts.stream().map(PartSoFar::measured).toList());
     Mass outstanding = Mass.total(parts.stream().map(PartSoFar::outstanding).toList());
     Mass room = purchased.minus(measured);

@@ -136,7 +136,7 @@ public final class GrossErrors {
 
     /** Refuses a whole without mass and a tally without lines. */
     public Question {
-      Check.that(whole.isPositive(), "Expected a whole above 0 g, found " + whole);
+      Check.that(whole.isPositive(), "Expected a whole above 0 g, found ", whole);
       Check.notNull(invoiced, "invoiced mass");
       lines = List.copyOf(Check.notEmpty(lines, "lines"));
       trays = List.copyOf(trays);
@@ -172,8 +172,20 @@ public final class GrossErrors {
   private record Way(
       int line, int other, Cause cause, Optional<Tray> tray, double corrected, double weight) {
 
-    String key() {
-      return line + " " + other + " " + cause;
+    What what() {
+      return new What(line, other, cause);
+    }
+  }
+
+  /** What ways have in common that differ by the tray or the figure. */
+  private record What(int line, int other, Cause cause) {}
+
+  /** The likeliest of the ways that come to the same, and how likely they are together. */
+  private record Ranked(Way best, double probability) {
+
+    Ranked plus(Ranked more) {
+      return new Ranked(
+          best.weight() >= more.best.weight() ? best : more.best, probability + more.probability);
     }
   }
 
@@ -203,20 +215,17 @@ public final class GrossErrors {
       all += Math.exp(way.weight() - most);
     }
     double free = Math.exp(nothing - most) / all;
-    Map<String, Way> bestOf = new LinkedHashMap<>();
-    Map<String, Double> sumOf = new HashMap<>();
+    Map<What, Ranked> named = new LinkedHashMap<>();
     Map<Integer, Double> ofLine = new HashMap<>();
     for (Way way : ways) {
       double share = Math.exp(way.weight() - most) / all;
-      bestOf.merge(way.key(), way, (a, b) -> a.weight() >= b.weight() ? a : b);
-      sumOf.merge(way.key(), share, Double::sum);
+      named.merge(way.what(), new Ranked(way, share), Ranked::plus);
       ofLine.merge(way.line(), share, Double::sum);
     }
-    List<Way> ranked = new ArrayList<>(bestOf.values());
-    ranked.sort(Comparator.comparingDouble(way -> -sumOf.get(way.key())));
+    List<Ranked> ranked = new ArrayList<>(named.values());
+    ranked.sort(Comparator.comparingDouble(way -> -way.probability()));
     bringForward(ranked, ofLine);
-    List<Explanation> explanations =
-        ranked.stream().map(way -> explanation(way, sumOf.get(way.key()))).toList();
+    List<Explanation> explanations = ranked.stream().map(this::explanation).toList();
     return new Diagnosis(
         mass(written.residual()),
         mass(written.sigma()),
@@ -226,10 +235,11 @@ public final class GrossErrors {
   }
 
   /** The line that is likeliest over all its causes is named first, by its likeliest cause. */
-  private static void bringForward(List<Way> ranked, Map<Integer, Double> ofLine) {
+  private static void bringForward(List<Ranked> ranked, Map<Integer, Double> ofLine) {
     ofLine.entrySet().stream()
         .max(Map.Entry.comparingByValue())
-        .flatMap(line -> ranked.stream().filter(way -> way.line() == line.getKey()).findFirst())
+        .flatMap(
+            line -> ranked.stream().filter(way -> way.best().line() == line.getKey()).findFirst())
         .ifPresent(
             first -> {
               ranked.remove(first);
@@ -266,7 +276,8 @@ public final class GrossErrors {
         && Math.abs(read[i] - grams(lines.get(i).expected().orElseThrow())) >= least;
   }
 
-  private Explanation explanation(Way way, double probability) {
+  private Explanation explanation(Ranked ranked) {
+    Way way = ranked.best();
     String line =
         way.cause() == Cause.IN_NO_ROW
             ? Explanation.NO_LINE
@@ -278,7 +289,7 @@ public final class GrossErrors {
         way.tray(),
         mass(Math.max(0, way.corrected())),
         mass(after(way)),
-        Math.min(1, probability));
+        Math.min(1, ranked.probability()));
   }
 
   private double after(Way way) {

@@ -54,7 +54,7 @@ public record Reconciliation(Adjusted whole, List<Adjusted> parts, Adjusted loss
    */
   public static Reconciliation of(
       Mass whole, List<Mass> readings, LossNorm norm, ScaleError scale) {
-    Check.that(whole.isPositive(), "Expected a whole above 0 g, found " + whole);
+    Check.that(whole.isPositive(), "Expected a whole above 0 g, found ", whole);
     Mass loss = norm.expected(whole);
     Mass gap = whole.minus(Mass.total(readings)).minus(loss);
     double ofReading = Math.pow(scale.sigmaGrams(1), 2);

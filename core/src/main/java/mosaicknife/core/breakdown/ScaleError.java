@@ -19,9 +19,9 @@ public record ScaleError(Mass readability, Mass repeatability) {
 
   /** Refuses a scale without step. */
   public ScaleError {
-    Check.that(readability.isPositive(), "Expected a readability above 0 g, found " + readability);
+    Check.that(readability.isPositive(), "Expected a readability above 0 g, found ", readability);
     Check.that(
-        !repeatability.isNegative(), "Expected a repeatability from 0 g, found " + repeatability);
+        !repeatability.isNegative(), "Expected a repeatability from 0 g, found ", repeatability);
   }
 
   /**

@@ -63,8 +63,8 @@ public record TallyLine(
     Check.that(
         mass.isPresent() == (standing == Standing.WEIGHED),
         "Expected a mass exactly where '%s' is weighed, found %s".formatted(id, standing));
-    Check.that(!spread.isNegative(), "Expected a spread from 0 g, found " + spread);
-    Check.that(step.isPositive(), "Expected a step above 0 g, found " + step);
+    Check.that(!spread.isNegative(), "Expected a spread from 0 g, found ", spread);
+    Check.that(step.isPositive(), "Expected a step above 0 g, found ", step);
     Check.notNull(expected, "expected");
     Check.notNull(input, "input");
     Check.notNull(figure, "figure");

@@ -55,7 +55,7 @@ public final class Counts {
       sum += probability;
     }
     Check.that(
-        Math.abs(sum - 1) < SUM_TOLERANCE, "Expected probabilities that add up to 1, found " + sum);
+        Math.abs(sum - 1) < SUM_TOLERANCE, "Expected probabilities that add up to 1, found ", sum);
     return new Counts(trimmed(probabilities.clone()));
   }
 
@@ -66,7 +66,7 @@ public final class Counts {
    * @return the distribution with all weight on it
    */
   public static Counts exactly(int count) {
-    Check.that(count >= 0, "Expected a count from 0, found " + count);
+    Check.that(count >= 0, "Expected a count from 0, found ", count);
     double[] probabilities = new double[count + 1];
     probabilities[count] = 1;
     return new Counts(probabilities);
@@ -182,7 +182,7 @@ public final class Counts {
    * @return the distribution of the sum or the cap, whichever is less
    */
   public Counts plus(Counts other, int cap) {
-    Check.that(cap >= 0, "Expected a cap from 0, found " + cap);
+    Check.that(cap >= 0, "Expected a cap from 0, found ", cap);
     double[] sum = new double[Math.min(cap, most() + other.most()) + 1];
     int last = sum.length - 1;
     double all = other.below[other.probabilities.length];

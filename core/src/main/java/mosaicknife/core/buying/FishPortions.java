@@ -140,12 +140,18 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
   }
 
   private static OfPiece inPieces(Serving serving) {
-    return (cut, mass) -> mass >= leastOf(serving, cut) ? 1.0 / serving.count() : 0;
+    double main = leastOf(serving, Eaten.Cut.MAIN);
+    double piece = leastOf(serving, Eaten.Cut.PIECE);
+    return (cut, mass) -> mass >= (cut.isPiece() ? piece : main) ? 1.0 / serving.count() : 0;
+  }
+
+  private static Eaten.Cut cutOf(MainCut cut) {
+    return cut.isPiece() ? Eaten.Cut.PIECE : Eaten.Cut.MAIN;
   }
 
   /** The lightest that is served of a cut, where a plate is so many pieces. */
-  private static double leastOf(Serving serving, MainCut cut) {
-    return serving.leastServed(cut.isPiece() ? Eaten.Cut.PIECE : Eaten.Cut.MAIN).milligrams();
+  private static double leastOf(Serving serving, Eaten.Cut cut) {
+    return serving.leastServed(cut).milligrams();
   }
 
   /** What a piece is worth in plates, by the cut it is and its mass. */
@@ -226,12 +232,13 @@ public record FishPortions(Counts perFish, Optional<Together> together) {
   /** A cut that is heavy enough is one plate, however heavy it is. */
   private static Counts atMostOneEach(
       List<MainCut> mains, SizeGrade grade, Serving serving, Likeness sides) {
+    List<Edges> edges = mains.stream().map(main -> slices(leastOf(serving, cutOf(main)))).toList();
     return averaged(
         masses(grade),
         (mass, deviation) -> {
           Run fish = new Run(0, new double[] {1});
-          for (MainCut main : mains) {
-            Run cut = ofOneCut(main, mass, deviation, slices(leastOf(serving, main)), sides);
+          for (int i = 0; i < edges.size(); i++) {
+            Run cut = ofOneCut(mains.get(i), mass, deviation, edges.get(i), sides);
             double none = cut.from == 0 ? cut.values[0] : 0;
             fish = fish.plus(new Run(0, new double[] {none, 1 - none}));
           }

@@ -108,4 +108,19 @@ public final class Check {
       throw new IllegalArgumentException(message);
     }
   }
+
+  /**
+   * Refuses a value that the rules do not allow. The sentence is put together only then: figures
+   * are checked by the million.
+   *
+   * @param allowed whether the value is allowed
+   * @param message the sentence up to the value
+   * @param found the value
+   * @throws IllegalArgumentException if the value is not allowed
+   */
+  public static void that(boolean allowed, String message, Object found) {
+    if (!allowed) {
+      throw new IllegalArgumentException(message + found);
+    }
+  }
 }

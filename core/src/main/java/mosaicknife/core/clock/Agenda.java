@@ -26,15 +26,15 @@ public record Agenda(List<Task> tasks, Map<EquipmentId, Integer> capacity, List<
     for (Task task : tasks) {
       Check.that(ids.add(task.id()), "Expected each task once, found twice " + task.id());
       for (EquipmentId need : task.needs()) {
-        Check.that(capacity.getOrDefault(need, 0) >= 1, "Expected a resource, found " + need);
+        Check.that(capacity.getOrDefault(need, 0) >= 1, "Expected a resource, found ", need);
       }
     }
     for (Task task : tasks) {
       for (Task.After after : task.after()) {
-        Check.that(ids.contains(after.id()), "Expected a task, found " + after.id());
+        Check.that(ids.contains(after.id()), "Expected a task, found ", after.id());
       }
     }
-    Check.that(circle(tasks).isEmpty(), "Expected no circle, found " + circle(tasks));
+    Check.that(circle(tasks).isEmpty(), "Expected no circle, found ", circle(tasks));
   }
 
   /**

@@ -148,7 +148,7 @@ public final class Backward {
     day.model().minimize(day.late());
     CpSolver first = solver(seconds);
     CpSolverStatus status = first.solve(day.model());
-    Check.that(status != CpSolverStatus.MODEL_INVALID, "Expected a model, found " + status);
+    Check.that(status != CpSolverStatus.MODEL_INVALID, "Expected a model, found ", status);
     if (!isFound(status)) {
       return Optional.empty();
     }
@@ -157,7 +157,7 @@ public final class Backward {
     day.model().minimize(day.idle());
     CpSolver second = solver(seconds * SIMPLE);
     CpSolverStatus again = second.solve(day.model());
-    Check.that(again != CpSolverStatus.MODEL_INVALID, "Expected a model, found " + again);
+    Check.that(again != CpSolverStatus.MODEL_INVALID, "Expected a model, found ", again);
     if (again != CpSolverStatus.OPTIMAL) {
       hint(isFound(again) ? second : first);
       second = solver(seconds * (1 - SIMPLE));

@@ -206,7 +206,7 @@ public record Task(
 
     /** Refuses a start before now. */
     public Fixed {
-      Check.that(start >= 0, "Expected a start from 0, found " + start);
+      Check.that(start >= 0, "Expected a start from 0, found ", start);
       Check.notNull(by, "by");
     }
 

@@ -43,7 +43,7 @@ public record TaskId(Kind kind, String of, String step) implements WayOut.Means 
     Check.notNull(kind, "kind");
     Check.text(of, "of");
     Check.that(of.indexOf(STEP) < 0, "Expected no step in " + of);
-    Check.that(kind == Kind.THAW || isNumber(of), "Expected a number, found " + of);
+    Check.that(kind == Kind.THAW || isNumber(of), "Expected a number, found ", of);
     Check.notNull(step, "step");
   }
 

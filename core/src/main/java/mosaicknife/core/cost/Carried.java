@@ -14,7 +14,7 @@ public record Carried(ExactMoney fish, Outlay beside) {
 
   /** Refuses fish that earns. */
   public Carried {
-    Check.that(!fish.isNegative(), "Expected fish from 0, found " + fish);
+    Check.that(!fish.isNegative(), "Expected fish from 0, found ", fish);
     Check.notNull(beside, "outlay");
   }
 

@@ -80,9 +80,9 @@ public record CostLadder(List<Rung> rungs) {
 
     /** Refuses negative amounts. */
     public Table {
-      Check.that(!labour.isNegative(), "Expected work from 0, found " + labour);
-      garnish.ifPresent(one -> Check.that(!one.isNegative(), "Expected from 0, found " + one));
-      price.ifPresent(one -> Check.that(!one.isNegative(), "Expected from 0, found " + one));
+      Check.that(!labour.isNegative(), "Expected work from 0, found ", labour);
+      garnish.ifPresent(one -> Check.that(!one.isNegative(), "Expected from 0, found ", one));
+      price.ifPresent(one -> Check.that(!one.isNegative(), "Expected from 0, found ", one));
     }
   }
 

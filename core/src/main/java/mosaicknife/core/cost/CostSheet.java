@@ -28,7 +28,7 @@ public record CostSheet(Costing costing, LotCost cost, Mass mains, WholePortions
 
   /** Refuses mains without mass. */
   public CostSheet {
-    Check.that(mains.isPositive(), "Expected mains above 0 g, found " + mains);
+    Check.that(mains.isPositive(), "Expected mains above 0 g, found ", mains);
   }
 
   /**

@@ -21,10 +21,11 @@ public record DishLimit(ExactMoney price, Fraction share) {
 
   /** Refuses a dish that is given away, and shares that are none. */
   public DishLimit {
-    Check.that(price.isPositive(), "Expected a price above 0, found " + price);
+    Check.that(price.isPositive(), "Expected a price above 0, found ", price);
     Check.that(
         share.compareTo(Fraction.ZERO) > 0 && share.compareTo(Fraction.ONE) <= 0,
-        "Expected a share above 0 up to 1, found " + share);
+        "Expected a share above 0 up to 1, found ",
+        share);
   }
 
   /**

@@ -17,12 +17,13 @@ public record LotCost(UnitPrice price, Mass invoiced, ExactMoney extras, ExactMo
 
   /** Refuses negative amounts and claims above the cost. */
   public LotCost {
-    Check.that(invoiced.isPositive(), "Expected an invoiced mass above 0 g, found " + invoiced);
-    Check.that(!extras.isNegative(), "Expected extras from 0, found " + extras);
-    Check.that(!claims.isNegative(), "Expected claims from 0, found " + claims);
+    Check.that(invoiced.isPositive(), "Expected an invoiced mass above 0 g, found ", invoiced);
+    Check.that(!extras.isNegative(), "Expected extras from 0, found ", extras);
+    Check.that(!claims.isNegative(), "Expected claims from 0, found ", claims);
     Check.that(
         claims.compareTo(price.times(invoiced).plus(extras)) <= 0,
-        "Expected claims up to the cost of the lot, found " + claims);
+        "Expected claims up to the cost of the lot, found ",
+        claims);
   }
 
   /**

@@ -17,9 +17,9 @@ public record Outlay(ExactMoney goods, ExactMoney work, ExactMoney fuel) {
 
   /** Refuses less than nothing. */
   public Outlay {
-    Check.that(!goods.isNegative(), "Expected goods from 0, found " + goods);
-    Check.that(!work.isNegative(), "Expected work from 0, found " + work);
-    Check.that(!fuel.isNegative(), "Expected fuel from 0, found " + fuel);
+    Check.that(!goods.isNegative(), "Expected goods from 0, found ", goods);
+    Check.that(!work.isNegative(), "Expected work from 0, found ", work);
+    Check.that(!fuel.isNegative(), "Expected fuel from 0, found ", fuel);
   }
 
   /**

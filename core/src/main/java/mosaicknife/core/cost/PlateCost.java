@@ -35,7 +35,7 @@ public record PlateCost(Map<Line, ExactMoney> lines) {
     Optional.ofNullable(lines.get(Line.BY_PRODUCTS))
         .ifPresent(
             carried ->
-                Check.that(!carried.isPositive(), "Expected a credit up to 0, found " + carried));
+                Check.that(!carried.isPositive(), "Expected a credit up to 0, found ", carried));
     lines = Collections.unmodifiableMap(new EnumMap<>(lines));
   }
 

@@ -33,7 +33,7 @@ public record WhatIf(
     Check.that(
         purchased.isPositive() && mains.isPositive() && target.isPositive(),
         "Expected masses above 0, found %s, %s, %s".formatted(purchased, mains, target));
-    Check.that(mains.compareTo(purchased) <= 0, "Expected mains within the fish, found " + mains);
+    Check.that(mains.compareTo(purchased) <= 0, "Expected mains within the fish, found ", mains);
   }
 
   /**
@@ -82,7 +82,7 @@ public record WhatIf(
    * @return the price
    */
   public ExactMoney menuPrice(Fraction share) {
-    Check.that(share.compareTo(Fraction.ZERO) > 0, "Expected a share above 0, found " + share);
+    Check.that(share.compareTo(Fraction.ZERO) > 0, "Expected a share above 0, found ", share);
     return plate().multipliedBy(Fraction.ONE.dividedBy(share));
   }
 
@@ -93,7 +93,7 @@ public record WhatIf(
    * @return the share; above 1 if it is sold below cost
    */
   public Fraction share(ExactMoney price) {
-    Check.that(price.isPositive(), "Expected a price above 0, found " + price);
+    Check.that(price.isPositive(), "Expected a price above 0, found ", price);
     return plate().dividedBy(price);
   }
 
@@ -116,7 +116,7 @@ public record WhatIf(
    * @return the yield; above 1 if none is enough
    */
   public Fraction lowestYield(UnitPrice bought) {
-    Check.that(bought.perKilogram().isPositive(), "Expected a price above 0, found " + bought);
+    Check.that(bought.perKilogram().isPositive(), "Expected a price above 0, found ", bought);
     return onMains
         .plus(labour)
         .dividedBy(bought.perKilogram())

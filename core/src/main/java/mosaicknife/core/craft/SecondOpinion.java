@@ -54,7 +54,7 @@ public final class SecondOpinion {
     public Seen {
       Check.text(name, "name");
       Check.notNull(role, "role");
-      Check.that(spread.isPositive(), "Expected a spread above 0 g, found " + spread);
+      Check.that(spread.isPositive(), "Expected a spread above 0 g, found ", spread);
     }
 
     private double deviation() {
@@ -119,7 +119,7 @@ public final class SecondOpinion {
    */
   public static List<Remark> of(
       List<Seen> parts, Mass portion, Optional<UnitPrice> worth, Likeness sides) {
-    Check.that(portion.isPositive(), "Expected a portion above 0 g, found " + portion);
+    Check.that(portion.isPositive(), "Expected a portion above 0 g, found ", portion);
     List<Seen> mains = parts.stream().filter(part -> part.role() == PartRole.MAIN).toList();
     List<Remark> remarks = new ArrayList<>();
     for (Seen main : mains) {

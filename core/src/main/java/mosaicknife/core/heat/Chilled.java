@@ -22,7 +22,7 @@ public record Chilled(Temperature shown, Instant at, Instant offHeat, String ins
   public Chilled {
     Check.notNull(shown, "temperature");
     Check.text(instrument, "instrument");
-    Check.that(!offHeat.isAfter(at), "Expected off the heat until " + at + ", found " + offHeat);
+    Check.that(!offHeat.isAfter(at), "Expected off the heat until " + at + ", found ", offHeat);
   }
 
   /**

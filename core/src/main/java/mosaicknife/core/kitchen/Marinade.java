@@ -107,7 +107,7 @@ public record Marinade(
     /** Copies the allergens. */
     public Part {
       Check.text(name, "name");
-      Check.that(parts.signum() > 0, "Expected parts above 0, found " + parts);
+      Check.that(parts.signum() > 0, "Expected parts above 0, found ", parts);
       allergens = Set.copyOf(allergens);
     }
   }
@@ -202,7 +202,7 @@ public record Marinade(
    * @return the masses, to the gram, in the order of the recipe
    */
   public Map<Part, Mass> amounts(Mass fish, Vessel vessel) {
-    Check.that(fish.isPositive(), "Expected fish above 0 g, found " + fish);
+    Check.that(fish.isPositive(), "Expected fish above 0 g, found ", fish);
     int perKilogram = vessel == Vessel.BAG ? bag : tray;
     BigDecimal all = fish.inKilograms().multiply(BigDecimal.valueOf(perKilogram));
     BigDecimal sum = parts.stream().map(Part::parts).reduce(BigDecimal.ZERO, BigDecimal::add);

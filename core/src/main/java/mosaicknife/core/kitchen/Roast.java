@@ -19,9 +19,9 @@ public record Roast(Mass whole, Mass edible, Mass each) {
 
   /** Refuses a fish of nothing. */
   public Roast {
-    Check.that(whole.isPositive(), "Expected a fish above 0 g, found " + whole);
-    Check.that(each.isPositive(), "Expected a portion above 0 g, found " + each);
-    Check.that(edible.compareTo(whole) <= 0, "Expected no more than the fish, found " + edible);
+    Check.that(whole.isPositive(), "Expected a fish above 0 g, found ", whole);
+    Check.that(each.isPositive(), "Expected a portion above 0 g, found ", each);
+    Check.that(edible.compareTo(whole) <= 0, "Expected no more than the fish, found ", edible);
   }
 
   /**

@@ -41,8 +41,8 @@ public record Ageing(Mass from, double day, List<Pair> pairs) {
 
   /** Copies the pairs and refuses a curve of nothing. */
   public Ageing {
-    Check.that(from.isPositive(), "Expected a mass above 0 g, found " + from);
-    Check.that(day >= 0, "Expected days from 0, found " + day);
+    Check.that(from.isPositive(), "Expected a mass above 0 g, found ", from);
+    Check.that(day >= 0, "Expected days from 0, found ", day);
     pairs = List.copyOf(pairs);
     Check.that(!pairs.isEmpty(), "Expected a pair that could be");
   }

@@ -68,7 +68,7 @@ public sealed interface Entry {
     /** Refuses nothing taken. */
     public Taken {
       Check.notNull(out, "out");
-      Check.that(mass.isPositive(), "Expected a mass above 0 g, found " + mass);
+      Check.that(mass.isPositive(), "Expected a mass above 0 g, found ", mass);
       Check.notNull(trace, "trace");
       Check.notNull(reason, "reason");
     }
@@ -87,7 +87,7 @@ public sealed interface Entry {
 
     /** Refuses less than nothing. */
     public Weighed {
-      Check.that(!trim.isNegative(), "Expected trim from 0 g, found " + trim);
+      Check.that(!trim.isNegative(), "Expected trim from 0 g, found ", trim);
     }
   }
 

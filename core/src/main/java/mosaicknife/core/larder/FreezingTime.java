@@ -48,8 +48,8 @@ public record FreezingTime(Duration least, Duration most) {
   public static FreezingTime of(Length thickness, Temperature air, Cold cold) {
     double across = thickness.millimetres() / 1000.0;
     double below = FREEZES_AT - air.tenths() / 10.0;
-    Check.that(across > 0, "Expected a thickness above 0, found " + thickness);
-    Check.that(below >= 4, "Expected air colder than -5 °C, found " + air);
+    Check.that(across > 0, "Expected a thickness above 0, found ", thickness);
+    Check.that(below >= 4, "Expected air colder than -5 °C, found ", air);
     double seconds =
         DENSITY
             * HEAT

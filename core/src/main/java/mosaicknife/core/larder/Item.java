@@ -42,8 +42,8 @@ public record Item(
   /** Copies the entries. */
   public Item {
     entries = List.copyOf(entries);
-    Check.that(!mass.isNegative(), "Expected a mass from 0 g, found " + mass);
-    Check.that(units >= 0, "Expected units from 0, found " + units);
+    Check.that(!mass.isNegative(), "Expected a mass from 0 g, found ", mass);
+    Check.that(units >= 0, "Expected units from 0, found ", units);
   }
 
   /**

@@ -50,14 +50,14 @@ public record Shelved(
     Check.text(name, "name");
     Check.notNull(use, "use");
     Check.notNull(trace, "trace");
-    Check.that(mass.isPositive(), "Expected a mass above 0 g, found " + mass);
-    Check.that(units >= 0, "Expected units from 0, found " + units);
+    Check.that(mass.isPositive(), "Expected a mass above 0 g, found ", mass);
+    Check.that(units >= 0, "Expected units from 0, found ", units);
     Check.notNull(beside, "outlay");
     Set<Allergen> told = EnumSet.of(Allergen.FISH);
     told.addAll(allergens);
     allergens = Set.copyOf(told);
     Check.notNull(traits, "traits");
-    Check.that(!useBy.isBefore(made), "Expected a use-by day from " + made + ", found " + useBy);
+    Check.that(!useBy.isBefore(made), "Expected a use-by day from " + made + ", found ", useBy);
     Check.notNull(state, "state");
     Check.notNull(spot, "spot");
     Check.notNull(at, "moment");

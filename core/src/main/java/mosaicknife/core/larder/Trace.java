@@ -124,7 +124,8 @@ public record Trace(Map<Source, Mass> grams) {
   public Trace share(Fraction share) {
     Check.that(
         share.compareTo(Fraction.ZERO) >= 0 && share.compareTo(Fraction.ONE) <= 0,
-        "Expected a share from 0 to 1, found " + share);
+        "Expected a share from 0 to 1, found ",
+        share);
     Map<Source, Mass> some = new LinkedHashMap<>();
     grams.forEach(
         (source, mass) -> {

@@ -72,7 +72,8 @@ public record Lot(
     each = List.copyOf(each);
     Check.that(
         each.isEmpty() || each.size() == receipt.fish(),
-        "Expected a mass of each fish or of none, found " + each.size());
+        "Expected a mass of each fish or of none, found ",
+        each.size());
     Check.notNull(portioned, "serving");
     Check.notNull(costingMethod, "costing method");
     Check.notNull(finishedAt, "moment of closing");

@@ -59,7 +59,8 @@ public record Weighing(
     Check.inRange(fish, 0, 10_000, "fish");
     Check.that(
         weighed.isPresent() == (kind != Kind.TAKEN_BACK),
-        "Expected a mass exactly where it was not taken back, found " + kind);
+        "Expected a mass exactly where it was not taken back, found ",
+        kind);
     Check.notNull(by, "person");
     Check.notNull(at, "moment");
   }

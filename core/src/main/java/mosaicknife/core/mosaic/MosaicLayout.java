@@ -45,7 +45,7 @@ public final class MosaicLayout {
     /** Refuses a piece without mass. */
     public Piece {
       Check.text(id, "id");
-      Check.that(mass.isPositive(), "Expected a piece with mass, found " + mass);
+      Check.that(mass.isPositive(), "Expected a piece with mass, found ", mass);
     }
   }
 

@@ -103,7 +103,7 @@ public record CutPlan(
       Check.notNull(species, "species");
       Check.notNull(state, "state");
       Check.inRange(count, 1, 10_000, "number of fish");
-      Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found " + purchased);
+      Check.that(purchased.isPositive(), "Expected a purchased mass above 0 g, found ", purchased);
       each = List.copyOf(each);
       Check.notNull(norms, "norms");
     }

@@ -19,8 +19,8 @@ public record Eaten(int fish, Mass mass, Mass step, Cut cut) {
   /** Refuses a mass or a step below zero. */
   public Eaten {
     Check.inRange(fish, 1, 10_000, "fish");
-    Check.that(!mass.isNegative(), "Expected a mass from 0 g, found " + mass);
-    Check.that(!step.isNegative(), "Expected a step from 0 g, found " + step);
+    Check.that(!mass.isNegative(), "Expected a mass from 0 g, found ", mass);
+    Check.that(!step.isNegative(), "Expected a step from 0 g, found ", step);
     Check.notNull(cut, "cut");
   }
 
@@ -57,7 +57,7 @@ public record Eaten(int fish, Mass mass, Mass step, Cut cut) {
   }
 
   static long wholeTimes(Mass mass, Mass step, Mass each) {
-    Check.that(each.isPositive(), "Expected a mass above 0 g to count by, found " + each);
+    Check.that(each.isPositive(), "Expected a mass above 0 g to count by, found ", each);
     // doubled, so that half a step is whole; a milligram each is what rounding to it may take
     long most = Math.max(0, (2 * mass.milligrams() + step.milligrams()) / (2 * each.milligrams()));
     long more = most + 1;

@@ -42,7 +42,7 @@ public record Serving(Form form, Mass target, double tolerance, int count, boole
   /** Refuses a target without mass, and figures out of range. */
   public Serving {
     Check.notNull(form, "form of a portion");
-    Check.that(target.isPositive(), "Expected a portion above 0 g, found " + target);
+    Check.that(target.isPositive(), "Expected a portion above 0 g, found ", target);
     Check.inRange(tolerance, 0, 0.3, "tolerance");
     count = form.isCounted() ? count : 1;
     Check.inRange(count, 1, MOST_PIECES, "pieces of a plate");

@@ -32,7 +32,7 @@ public record WeighedBack(Serving serving, List<Mass> masses) {
   /** Copies the masses and refuses none. */
   public WeighedBack {
     masses = List.copyOf(Check.notEmpty(masses, "portions"));
-    masses.forEach(one -> Check.that(one.isPositive(), "Expected a mass above 0 g, found " + one));
+    masses.forEach(one -> Check.that(one.isPositive(), "Expected a mass above 0 g, found ", one));
   }
 
   /** What is to be said of them. */

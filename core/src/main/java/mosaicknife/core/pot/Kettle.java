@@ -18,7 +18,7 @@ public record Kettle(String name, BigDecimal litres, int centimetres, int watts)
   /** Refuses what stands in no kitchen. */
   public Kettle {
     Check.text(name, "name");
-    Check.that(isSize(litres), "Expected litres from 1 to 500, found " + litres);
+    Check.that(isSize(litres), "Expected litres from 1 to 500, found ", litres);
     Check.inRange(centimetres, 10, 150, "centimetres");
     Check.inRange(watts, 500, 60_000, "watts");
   }

@@ -29,8 +29,8 @@ public record Learnt(int batches, double mean, double least, double most, int se
 
     /** Refuses a batch of nothing. */
     public Gave {
-      Check.that(litres > 0, "Expected litres above 0, found " + litres);
-      Check.that(bones.isPositive(), "Expected bones above 0 g, found " + bones);
+      Check.that(litres > 0, "Expected litres above 0, found ", litres);
+      Check.that(bones.isPositive(), "Expected bones above 0 g, found ", bones);
     }
 
     private double perKilogram() {

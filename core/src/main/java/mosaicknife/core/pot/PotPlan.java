@@ -72,8 +72,8 @@ public record PotPlan(
    */
   public static PotPlan of(
       StockMethod method, Set<Answer> answers, Mass bones, double wanted, Kettle kettle) {
-    Check.that(bones.isPositive(), "Expected bones above 0 g, found " + bones);
-    Check.that(wanted > 0 && wanted <= 1000, "Expected litres from 0 to 1000, found " + wanted);
+    Check.that(bones.isPositive(), "Expected bones above 0 g, found ", bones);
+    Check.that(wanted > 0 && wanted <= 1000, "Expected litres from 0 to 1000, found ", wanted);
     boolean lid = answers.contains(Answer.LID);
     double kilograms = bones.inKilograms().doubleValue();
     double perLitre = method.gramsOfBones() / 1000.0;

@@ -63,8 +63,8 @@ public enum Thickener {
    * @return the dough, half butter and half flour; a starting estimate
    */
   public Need of(double litres, Body body, Mass pack) {
-    Check.that(litres > 0 && litres <= 500, "Expected litres from 0 to 500, found " + litres);
-    Check.that(pack.isPositive(), "Expected a pack above 0 g, found " + pack);
+    Check.that(litres > 0 && litres <= 500, "Expected litres from 0 to 500, found ", litres);
+    Check.that(pack.isPositive(), "Expected a pack above 0 g, found ", pack);
     int grams = body == Body.LIGHT ? light : body == Body.MEDIUM ? medium : heavy;
     Mass dough = Mass.ofGrams(Math.round(litres * grams));
     Mass half = Mass.ofMilligrams(dough.milligrams() / 2);

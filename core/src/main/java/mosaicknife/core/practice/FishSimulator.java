@@ -39,7 +39,7 @@ public final class FishSimulator {
    */
   public static Map<String, Mass> draw(
       Species species, State state, Mass purchased, HouseNorms norms, RandomGenerator random) {
-    Check.that(purchased.isPositive(), "Expected a fish above 0 g, found " + purchased);
+    Check.that(purchased.isPositive(), "Expected a fish above 0 g, found ", purchased);
     double lossShare = atLeast(norms.loss().mean(), norms.loss().spread() * random.nextGaussian());
     List<Share> shares = species.sharesIn(state);
     List<Double> drawn = new ArrayList<>();

@@ -87,7 +87,7 @@ public record ExactMoney(BigDecimal amount, Currency currency) implements Compar
    * @throws IllegalArgumentException if the count is not positive
    */
   public ExactMoney dividedBy(long count) {
-    Check.that(count > 0, "Expected a count from 1 to divide by, found " + count);
+    Check.that(count > 0, "Expected a count from 1 to divide by, found ", count);
     return new ExactMoney(
         amount.divide(BigDecimal.valueOf(count), MathContext.DECIMAL128), currency);
   }
@@ -100,7 +100,7 @@ public record ExactMoney(BigDecimal amount, Currency currency) implements Compar
    * @throws IllegalArgumentException if the mass is not positive
    */
   public UnitPrice per(Mass mass) {
-    Check.that(mass.isPositive(), "Expected a mass above 0 g to price by, found " + mass);
+    Check.that(mass.isPositive(), "Expected a mass above 0 g to price by, found ", mass);
     return UnitPrice.ofPerKilogram(
         new ExactMoney(amount.divide(mass.inKilograms(), MathContext.DECIMAL128), currency));
   }

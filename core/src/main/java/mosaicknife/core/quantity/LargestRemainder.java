@@ -22,7 +22,7 @@ final class LargestRemainder {
   static long[] allocate(long whole, Collection<Fraction> weights) {
     Check.notEmpty(weights, "weights");
     weights.forEach(
-        w -> Check.that(w.compareTo(Fraction.ZERO) >= 0, "Expected weights from 0, found " + w));
+        w -> Check.that(w.compareTo(Fraction.ZERO) >= 0, "Expected weights from 0, found ", w));
     Fraction sum = weights.stream().reduce(Fraction.ZERO, Fraction::plus);
     Check.that(sum.compareTo(Fraction.ZERO) > 0, "Expected a weight above 0, found only zeros");
 

@@ -183,7 +183,7 @@ public record Mass(long milligrams) implements Comparable<Mass> {
    * @throws IllegalArgumentException if the other mass is not positive
    */
   public long wholeTimes(Mass each) {
-    Check.that(each.isPositive(), "Expected a mass above 0 g to count by, found " + each);
+    Check.that(each.isPositive(), "Expected a mass above 0 g to count by, found ", each);
     long times = milligrams / each.milligrams;
     boolean onceMore = (times + 1) * (2 * each.milligrams - 1) <= 2 * milligrams + 1;
     return Math.max(0, onceMore && each.milligrams > 1 ? times + 1 : times);

@@ -175,7 +175,7 @@ public record MassText(
   }
 
   private static String poundsAndOunces(Mass mass) {
-    Check.that(!mass.isNegative(), "Bug: the sign is written by the caller, found " + mass);
+    Check.that(!mass.isNegative(), "Bug: the sign is written by the caller, found ", mass);
     BigDecimal[] parts =
         mass.in(MassUnit.OUNCE, 1, RoundingMode.HALF_UP).divideAndRemainder(OUNCES_PER_POUND);
     String ounces = String.format(Locale.ROOT, "%.1f oz", parts[1]);

@@ -24,7 +24,7 @@ public record TypedMass(String text, MassUnit bareUnit, Mass step) {
   public TypedMass {
     Check.text(text, "typed mass");
     Check.notNull(bareUnit, "unit");
-    Check.that(step.isPositive(), "Expected a step above 0 g, found " + step);
+    Check.that(step.isPositive(), "Expected a step above 0 g, found ", step);
   }
 
   /**

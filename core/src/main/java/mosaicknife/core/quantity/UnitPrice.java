@@ -16,7 +16,7 @@ public record UnitPrice(ExactMoney perKilogram) implements Comparable<UnitPrice>
 
   /** Refuses a negative price. */
   public UnitPrice {
-    Check.that(!perKilogram.isNegative(), "Expected a price from 0, found " + perKilogram);
+    Check.that(!perKilogram.isNegative(), "Expected a price from 0, found ", perKilogram);
   }
 
   /**

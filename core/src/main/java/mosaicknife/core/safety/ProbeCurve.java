@@ -44,7 +44,7 @@ public record ProbeCurve(List<Reading> readings) {
   /** Refuses fewer than two readings and a time that goes back. */
   public ProbeCurve {
     readings = List.copyOf(readings);
-    Check.that(readings.size() > 1, "Expected two readings or more, found " + readings.size());
+    Check.that(readings.size() > 1, "Expected two readings or more, found ", readings.size());
     for (int i = 1; i < readings.size(); i++) {
       Check.that(
           readings.get(i).at().isAfter(readings.get(i - 1).at()),

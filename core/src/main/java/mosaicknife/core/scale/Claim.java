@@ -39,7 +39,7 @@ public record Claim(UUID weighing, Mass gross, Mass tare, Mass step, Instant at,
     Check.notNull(weighing, "weighing");
     Check.notNull(gross, "gross");
     Check.notNull(tare, "tare");
-    Check.that(step.isPositive(), "Expected a step above 0 g, found " + step);
+    Check.that(step.isPositive(), "Expected a step above 0 g, found ", step);
     Check.notNull(at, "moment");
   }
 

@@ -24,9 +24,9 @@ public record ScaleModel(Mass readability, Mass capacity, double noise) {
 
   /** Refuses a scale that can carry nothing. */
   public ScaleModel {
-    Check.that(readability.isPositive(), "Expected a readability above 0 g, found " + readability);
+    Check.that(readability.isPositive(), "Expected a readability above 0 g, found ", readability);
     Check.that(
-        capacity.compareTo(readability) > 0, "Expected a capacity above a step, found " + capacity);
+        capacity.compareTo(readability) > 0, "Expected a capacity above a step, found ", capacity);
     Check.inRange(noise, 0, 1, "noise");
   }
 

@@ -18,7 +18,7 @@ public record ScaleReading(Mass gross, Mass tare, Motion motion, Mass readabilit
     Check.notNull(gross, "gross");
     Check.notNull(tare, "tare");
     Check.notNull(motion, "motion");
-    Check.that(readability.isPositive(), "Expected a readability above 0 g, found " + readability);
+    Check.that(readability.isPositive(), "Expected a readability above 0 g, found ", readability);
   }
 
   /** Whether the figure can be trusted. */

@@ -67,8 +67,8 @@ public record Fillet(
 
   /** Refuses a fillet of nothing. */
   public Fillet {
-    Check.that(mass.isPositive(), "Expected a fillet above 0 g, found " + mass);
-    Check.that(centimetres > 0, "Expected a length above 0 cm, found " + centimetres);
+    Check.that(mass.isPositive(), "Expected a fillet above 0 g, found ", mass);
+    Check.that(centimetres > 0, "Expected a length above 0 cm, found ", centimetres);
     Check.inRange(pinBonesTo, 0, 1, "reach of the pin bones");
   }
 

@@ -38,7 +38,7 @@ public record PortionType(
         "Expected limits around the target, found %s, %s, %s"
             .formatted(lightest, target, heaviest));
     Check.inRange(millimetres, 0, 200, "thickness in millimetres");
-    Check.that(value >= 0, "Expected a value from 0, found " + value);
+    Check.that(value >= 0, "Expected a value from 0, found ", value);
     Check.notNull(style, "style");
     Check.that(!boneless || style != Style.STEAK, "Expected a steak with its bone");
   }

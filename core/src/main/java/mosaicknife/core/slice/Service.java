@@ -27,7 +27,7 @@ public record Service(List<OnTheBoard> fillets, List<Wanted> wanted) {
     Check.inRange(fillets.size(), 0, MOST_FILLETS, "fillets of a service");
     Set<String> ids = new HashSet<>();
     for (OnTheBoard one : fillets) {
-      Check.that(ids.add(one.id()), "Expected one fillet, found " + one.id());
+      Check.that(ids.add(one.id()), "Expected one fillet, found ", one.id());
       for (int kind : one.kinds()) {
         Check.inRange(kind, 0, wanted.size() - 1, "kind of portion");
       }

@@ -86,7 +86,7 @@ public final class ServicePlanner {
    * @return the plan
    */
   public static ServicePlan plan(Service service, double seconds) {
-    Check.that(seconds > 0, "Expected time above 0, found " + seconds);
+    Check.that(seconds > 0, "Expected time above 0, found ", seconds);
     Check.notNull(LOADED, "solver");
     return new ServicePlanner(service).solve(seconds);
   }

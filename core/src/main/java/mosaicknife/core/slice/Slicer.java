@@ -84,7 +84,7 @@ public final class Slicer {
    */
   public static Slicing best(
       Fillet fillet, List<PortionType> types, long overPerKilogram, int boneless) {
-    Check.that(overPerKilogram >= 0, "Expected a worth from 0, found " + overPerKilogram);
+    Check.that(overPerKilogram >= 0, "Expected a worth from 0, found ", overPerKilogram);
     Check.inRange(boneless, 0, MOST_BONELESS, "portions without bones");
     Grid grid = new Grid(fillet, types);
     List<Cut> cuts = types.stream().map(type -> new Cut(grid, type)).toList();

@@ -25,8 +25,8 @@ public record Batch(FishUse use, Mass fish, Mass piece) {
   /** Refuses a batch of nothing. */
   public Batch {
     Check.notNull(use, "use");
-    Check.that(fish.isPositive(), "Expected fish above 0 g, found " + fish);
-    Check.that(piece.isPositive(), "Expected a piece above 0 g, found " + piece);
+    Check.that(fish.isPositive(), "Expected fish above 0 g, found ", fish);
+    Check.that(piece.isPositive(), "Expected a piece above 0 g, found ", piece);
   }
 
   /**
@@ -46,7 +46,7 @@ public record Batch(FishUse use, Mass fish, Mass piece) {
    * @return the batch; its fish is rounded up to the milligram, so that the units are in it
    */
   public static Batch forUnits(FishUse use, long units, Mass piece) {
-    Check.that(units >= 1, "Expected units from 1, found " + units);
+    Check.that(units >= 1, "Expected units from 1, found ", units);
     Fraction grams = use.gramsOfPart(piece).multipliedBy(Fraction.of(units, 1));
     BigDecimal milligrams = grams.toDecimal(3, RoundingMode.CEILING).movePointRight(3);
     return new Batch(use, Mass.ofMilligrams(milligrams.longValueExact()), piece);
@@ -162,7 +162,7 @@ public record Batch(FishUse use, Mass fish, Mass piece) {
    */
   public static Mass fat(Mass meat, Fraction own, Fraction wanted, Fraction fats) {
     Check.that(
-        wanted.compareTo(fats) < 0, "Expected a share below that of the fat, found " + wanted);
+        wanted.compareTo(fats) < 0, "Expected a share below that of the fat, found ", wanted);
     if (own.compareTo(wanted) >= 0) {
       return Mass.ZERO;
     }

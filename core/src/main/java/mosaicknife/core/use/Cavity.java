@@ -29,7 +29,7 @@ public record Cavity(Mass cameOut, boolean measured) {
 
   /** Refuses a fish without room. */
   public Cavity {
-    Check.that(cameOut.isPositive(), "Expected room above 0 g, found " + cameOut);
+    Check.that(cameOut.isPositive(), "Expected room above 0 g, found ", cameOut);
   }
 
   /**

@@ -63,7 +63,8 @@ public record FishUse(
     Check.text(name, "name");
     Check.that(
         purpose == Purpose.SECOND_PLATE || purpose == Purpose.POT || purpose == Purpose.HOLD,
-        "Expected a use for second plate, pot or hold, found " + purpose);
+        "Expected a use for second plate, pot or hold, found ",
+        purpose);
     kinds = Set.copyOf(kinds);
     Check.that(!kinds.isEmpty(), "Expected a kind of part");
     needs = Set.copyOf(needs);
@@ -71,12 +72,12 @@ public record FishUse(
     Check.notNull(lightest, "lightest");
     Check.notNull(measure, "measure");
     Check.notNull(unit, "unit");
-    Check.that(perPlate >= 1, "Expected units a plate from 1, found " + perPlate);
+    Check.that(perPlate >= 1, "Expected units a plate from 1, found ", perPlate);
     lines = List.copyOf(lines);
-    Check.that(isLoss(loss), "Expected a loss from 0 below 1, found " + loss);
+    Check.that(isLoss(loss), "Expected a loss from 0 below 1, found ", loss);
     Check.notNull(work, "work");
-    Check.that(value.signum() >= 0, "Expected a value from 0, found " + value);
-    Check.that(keeps >= 0, "Expected days from 0, found " + keeps);
+    Check.that(value.signum() >= 0, "Expected a value from 0, found ", value);
+    Check.that(keeps >= 0, "Expected days from 0, found ", keeps);
     cautions = Set.copyOf(cautions);
     Check.notNull(fat, "fat");
   }
@@ -189,10 +190,10 @@ public record FishUse(
 
     /** Refuses what is below nothing. */
     public Work {
-      Check.that(start >= 0, "Expected minutes from 0, found " + start);
-      Check.that(each.signum() >= 0, "Expected minutes from 0, found " + each);
+      Check.that(start >= 0, "Expected minutes from 0, found ", start);
+      Check.that(each.signum() >= 0, "Expected minutes from 0, found ", each);
       Check.notNull(equipment, "equipment");
-      Check.that(load.signum() >= 0, "Expected a load from 0, found " + load);
+      Check.that(load.signum() >= 0, "Expected a load from 0, found ", load);
     }
 
     /**
@@ -233,7 +234,7 @@ public record FishUse(
     record Finished(Mass mass) implements Measure {
       /** Refuses a unit without mass. */
       public Finished {
-        Check.that(mass.isPositive(), "Expected a unit above 0 g, found " + mass);
+        Check.that(mass.isPositive(), "Expected a unit above 0 g, found ", mass);
       }
     }
 
@@ -245,7 +246,7 @@ public record FishUse(
     record OfPart(Mass mass) implements Measure {
       /** Refuses a unit without mass. */
       public OfPart {
-        Check.that(mass.isPositive(), "Expected a unit above 0 g, found " + mass);
+        Check.that(mass.isPositive(), "Expected a unit above 0 g, found ", mass);
       }
     }
 
@@ -257,7 +258,7 @@ public record FishUse(
     record Pieces(int count) implements Measure {
       /** Refuses a unit without a piece. */
       public Pieces {
-        Check.that(count >= 1, "Expected pieces from 1, found " + count);
+        Check.that(count >= 1, "Expected pieces from 1, found ", count);
       }
     }
   }

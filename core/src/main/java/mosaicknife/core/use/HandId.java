@@ -99,7 +99,7 @@ public sealed interface HandId {
    */
   static Here parse(String text) {
     String[] fields = text.split(":", -1);
-    Check.that(fields.length == 2 || fields.length == 3, "Expected a part on hand, found " + text);
+    Check.that(fields.length == 2 || fields.length == 3, "Expected a part on hand, found ", text);
     long lot = Long.parseLong(fields[0]);
     return fields.length == 2 ? new Cut(lot, fields[1]) : new Kept(lot, fields[1], fields[2]);
   }

@@ -41,11 +41,11 @@ public record OnHand(
     Check.text(name, "name");
     Check.notNull(kind, "kind");
     Check.notNull(species, "species");
-    Check.that(mass.isPositive(), "Expected a mass above 0 g, found " + mass);
-    Check.that(pieces >= 1, "Expected pieces from 1, found " + pieces);
+    Check.that(mass.isPositive(), "Expected a mass above 0 g, found ", mass);
+    Check.that(pieces >= 1, "Expected pieces from 1, found ", pieces);
     Check.notNull(fish, "fish");
     Check.notNull(condition, "condition");
-    Check.that(days >= 0, "Expected days from 0, found " + days);
+    Check.that(days >= 0, "Expected days from 0, found ", days);
   }
 
   /**

@@ -92,7 +92,7 @@ public record PlanQuestion(
 
     /** Refuses nothing. */
     public Lock {
-      Check.that(mass.isPositive(), "Expected a mass above 0 g, found " + mass);
+      Check.that(mass.isPositive(), "Expected a mass above 0 g, found ", mass);
     }
   }
 

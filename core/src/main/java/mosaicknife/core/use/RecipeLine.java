@@ -25,8 +25,8 @@ public record RecipeLine(
   /** Refuses shares and prices out of range. */
   public RecipeLine {
     Check.text(name, "name");
-    Check.that(isShare(share), "Expected a share above 0 up to 3, found " + share);
-    Check.that(perKilogram.signum() >= 0, "Expected a price from 0, found " + perKilogram);
+    Check.that(isShare(share), "Expected a share above 0 up to 3, found ", share);
+    Check.that(perKilogram.signum() >= 0, "Expected a price from 0, found ", perKilogram);
     allergens = allergens.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(allergens));
   }
 

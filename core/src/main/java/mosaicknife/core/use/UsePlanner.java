@@ -110,7 +110,8 @@ public final class UsePlanner {
     CpSolverStatus status = solver.solve(model);
     Check.that(
         status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE,
-        "Expected a plan, found " + status);
+        "Expected a plan, found ",
+        status);
     Sharing sharing = new Sharing(question, fits);
     pieces.forEach((id, of) -> of.forEach((part, n) -> sharing.pieces(id, part, solver.value(n))));
     grams.forEach((use, of) -> of.forEach((pool, x) -> sharing.pool(use, pool, solver.value(x))));
