@@ -333,8 +333,11 @@ verb_start() {
   launch house
   say ""
   say "Mosaic Knife: $(url)"
+  [ "$(id -u)" != 0 ] || say "It runs as root, which is more than it needs: docs/guide/operation.md makes it a user of its own."
   [ ! -s "$STATE/first-owner" ] || say "First owner: open $(cat "$STATE/first-owner") (works once)"
   say "Stop it with ./mosaic stop"
+  ensure_seal
+  [ -z "${SEAL_IS_NEW:-}" ] || { say ""; say_seal; }
 }
 
 verb_run() {

@@ -1,10 +1,10 @@
 # Backups and putting them back.
 # A file is one line that says what it is, then the dump of pg_dump (encrypted if a key is given),
-# then one line with the SHA-256 of all before it. So a cut or damaged file is told from a whole one
-# before anything is touched. By hand: head -c -73 FILE | tail -n +2 | pg_restore …
+# then one line with two sums of all before it: the SHA-256, which tells damage, and one that only
+# the seal of the house comes to, which tells forgery. Whoever wrote a file, no line of it is ever
+# given to a database as a command: rows alone are taken out of it. See docs/adr/0038.
 
-HEAD_MARK='MOSAIC-BACKUP 1'
-TAIL_BYTES=73
+HEAD_MARK='MOSAIC-BACKUP 2'
 
 backup_folder() {
   local folder=${MOSAIC_BACKUPS:-$STATE/backups}
@@ -34,71 +34,146 @@ key_file() {
 
 cipher() { openssl enc -aes-256-cbc -pbkdf2 -iter 300000 "$@" -pass "file:$KEY" 2>/dev/null; }
 
+# The seal of the house: made once, shown at the first start, wanted where a backup is put back on
+# another machine.
+ensure_seal() {
+  [ ! -s "$STATE/seal" ] || return 0
+  (umask 077; head -c 32 /dev/urandom | od -An -v -tx1 | tr -d ' \n' >"$STATE/seal")
+  SEAL_IS_NEW=yes
+}
+
+# The part of the application that reads and writes backups, without the rest of it. Its last line
+# is the answer.
+backup_tool() {
+  "$JAVA_HOME/bin/java" "${JAVA_FLAGS[@]}" -cp "$STATE/run/app/app.jar" mosaicknife.app.backup.BackupTool "$@" \
+    2>>"$STATE/log/restore.log" 7>&- 9>&-
+}
+
 # Writes the dump of a database into a file, whole or not at all.
 write_backup() { # $1 database, $2 demo | house, $3 file
   local database=$1 mode=$2 file=$3 how=plain result=0
   ! key_file || how=encrypted
+  ensure_seal
+  [ -f "$STATE/run/app/app.jar" ] || build
   (
     umask 077
     set -o pipefail
     rm -f "$file.new"
-    say "$HEAD_MARK $mode $how $(release) $(date -u +%Y-%m-%dT%H:%M:%SZ)" >"$file.new" &&
+    say "$HEAD_MARK $mode $how $(release) $(date -u +%Y-%m-%dT%H:%M:%SZ) $(seal_mark)" >"$file.new" &&
       if [ $how = encrypted ]; then
         "$(pg_bin)/pg_dump" -Fc -d "$database" | cipher -salt >>"$file.new"
       else
         "$(pg_bin)/pg_dump" -Fc -d "$database" >>"$file.new"
       fi &&
-      say "
-sha256 $(sha256sum "$file.new" | cut -c1-64)" >>"$file.new" &&
+      backup_tool seal "$file.new" "$STATE/seal" >/dev/null &&
       sync "$file.new" && mv "$file.new" "$file"
   ) || result=$?
   [ $result = 0 ] || rm -f "$file.new"
   return $result
 }
 
-head_of() { head -n 1 "$1" 2>/dev/null | head -c 200 | tr -d '\0'; }
+# Eight letters that tell one seal from another and give nothing of it away.
+seal_mark() { printf '%b' "$(sed 's/../\\x&/g' "$STATE/seal")" | sha256sum | cut -c1-8; }
 
-# Whether a file is whole, before any database is asked. Sets BACKUP_MODE and BACKUP_HOW.
-check_file() { # $1 file, $2 how the sentence ends
-  local file=$1 end=$2 said word
-  [ -s "$file" ] || fail "$file is empty; $end"
-  said=$(head_of "$file")
-  if [[ $said == PGDMP* ]]; then # of a release before there was a first line
-    BACKUP_HOW=bare
-    BACKUP_MODE=$("$(pg_bin)/pg_restore" -l "$file" 2>/dev/null | sed -n 's/^; *dbname: mosaic_//p')
-    [ -n "$BACKUP_MODE" ] || fail "$file is not a whole backup of Mosaic Knife; $end"
-    return
-  fi
-  [[ $said == "$HEAD_MARK "* ]] || fail "$file is not a backup of Mosaic Knife; $end"
-  read -r _ _ BACKUP_MODE BACKUP_HOW _ <<<"$said"
-  word=$(tail -c $TAIL_BYTES "$file" | tr -d '\0' | sed -n 's/^sha256 \([0-9a-f]\{64\}\)$/\1/p')
-  [ -n "$word" ] || fail "$file is cut off: its last line is missing; $end"
-  [ "$(head -c -$TAIL_BYTES "$file" | sha256sum | cut -c1-64)" = "$word" ] ||
-    fail "$file is damaged: its checksum does not match; $end"
-  [ "$BACKUP_HOW" != encrypted ] || [ -n "$KEY" ] || fail "$file is encrypted; say --key FILE; $end"
-  [ "$BACKUP_HOW" != encrypted ] || key_file
-}
-
-body_of() { # $1 file
-  case $BACKUP_HOW in
-    bare) cat "$1" ;;
-    encrypted) head -c -$TAIL_BYTES "$1" | tail -n +2 | cipher -d ;;
-    *) head -c -$TAIL_BYTES "$1" | tail -n +2 ;;
+# What is said of a file that is not put back, by what the tool answered.
+unfit() { # $1 file, $2 the answer, $3 how the sentence ends
+  local why detail
+  read -r _ why detail <<<"$2"
+  case $why in
+    empty) fail "$1 is empty; $3" ;;
+    no_backup) fail "$1 is not a backup of Mosaic Knife; $3" ;;
+    cut_off) fail "$1 is cut off: its last line is missing; $3" ;;
+    damaged) fail "$1 is damaged: its checksum does not match; $3" ;;
+    unsealed) fail "$1 is of a release that did not seal its backups, so nobody can tell who wrote it. If you know, say --unsealed; $3" ;;
+    other_house) fail "$1 was sealed by another house (mark $detail; here it is $(seal_mark)). If that house is yours, say --seal FILE with the seal that was printed there; $3" ;;
+    forged) fail "$1 says it is of this house and was not sealed here: it was changed or made up by someone else; $3" ;;
+    no_seal) fail "$detail is not a seal: 64 digits and letters from a to f, as ./mosaic seal prints them; $3" ;;
+    no_house) fail "$1 is not a backup of a house of Mosaic Knife; $3" ;;
+    other_release) fail "$1 has changes of the tables that this release does not know${detail:+ ($detail)}; $3" ;;
+    strange) fail "$1 has something in it that our tables have no place for ($detail); $3" ;;
+    other_sums) fail "$1 has other weights or other money after it was brought up to date ($detail); $3" ;;
+    *) fail "$1 cannot be read. Why: $STATE/log/restore.log; $3" ;;
   esac
 }
 
-# Puts a file into a new database and looks whether a house stands in it that this release serves.
+# Whether a file is whole and of this house, before any database is asked. What is looked at is a
+# copy, so that it is also what is put back. Sets BACKUP_COPY, BACKUP_MODE and BACKUP_HOW.
+check_file() { # $1 file, $2 how the sentence ends
+  local said unsealed=()
+  ensure_seal
+  BACKUP_COPY=$STATE/looked-at.backup
+  trap 'rm -f "$BACKUP_COPY"' EXIT
+  (umask 077; cp --reflink=auto "$1" "$BACKUP_COPY") || fail "$1 cannot be read, or there is no room to look at it; $2"
+  [ "$UNSEALED" = no ] || unsealed=(unsealed)
+  said=$(backup_tool check "$BACKUP_COPY" "${SEAL:-$STATE/seal}" "${unsealed[@]}" | tail -n 1) || true
+  [[ $said == "fit "* ]] || unfit "$1" "$said" "$2"
+  read -r _ BACKUP_MODE BACKUP_HOW <<<"$said"
+  [ "$BACKUP_HOW" != encrypted ] || [ -n "$KEY" ] || fail "$1 is encrypted; say --key FILE; $2"
+  [ "$BACKUP_HOW" != encrypted ] || key_file
+}
+
+# The dump as text. The program that unpacks it reads what a stranger may have written, so it is
+# nobody, and knows no database.
+unpacked() {
+  local dump=(backup_tool dump "$BACKUP_COPY" "${SEAL:-$STATE/seal}") nobody=()
+  [ "$UNSEALED" = no ] || dump+=(unsealed)
+  [ "$(id -u)" != 0 ] || nobody=(setpriv --reuid=nobody --regid=nogroup --clear-groups --reset-env --)
+  if [ "$BACKUP_HOW" = encrypted ]; then "${dump[@]}" | cipher -d; else "${dump[@]}"; fi |
+    (cd / && "${nobody[@]}" "$(pg_bin)/pg_restore" --data-only --no-owner -f - 2>>"$STATE/log/restore.log")
+}
+
+# Puts the rows of a file into tables that our migrations make in a new database, as a role that
+# owns nothing else, and looks whether this release serves it.
 rehearse() { # $1 file, $2 new database, $3 how the sentence ends
+  local password said
+  : >"$STATE/log/restore.log"
+  password=$(secret)
   drop_database "$2"
-  ensure_database "$2"
-  # not a pipe: pg_restore may end before it has read the last bytes, which is no failure
-  "$(pg_bin)/pg_restore" --exit-on-error --no-owner --no-privileges --role=mosaic_app -d "$2" \
-    < <(body_of "$1") >"$STATE/log/restore.log" 2>&1 ||
-    { drop_database "$2"; fail "$1 $([ "$BACKUP_HOW" = encrypted ] && say 'does not open with this key' || say 'is not a whole backup of Mosaic Knife'); $3"; }
+  psql_of postgres >/dev/null <<SQL
+do \$\$ begin
+  if not exists (select 1 from pg_roles where rolname = 'mosaic_restore') then create role mosaic_restore; end if;
+end \$\$;
+alter role mosaic_restore login nosuperuser nocreatedb nocreaterole noreplication password '$password';
+create database $2 owner mosaic_restore;
+revoke connect on database $2 from public;
+SQL
+  said=$(unpacked | MOSAIC_DB_URL="jdbc:postgresql://127.0.0.1:$PGPORT/$2" MOSAIC_DB_USER=mosaic_restore \
+    MOSAIC_DB_PASSWORD=$password backup_tool load "$STATE" | tail -n 1) || true
+  psql_of postgres -c "alter role mosaic_restore nologin" >/dev/null
+  [[ $said == "fit "* ]] || {
+    drop_database "$2"
+    [[ $said == "unfit "* ]] || [ "$BACKUP_HOW" != encrypted ] || fail "$1 does not open with this key; $3"
+    [ "$said" != "unfit no_house " ] || [ "$BACKUP_HOW" != encrypted ] || fail "$1 does not open with this key; $3"
+    unfit "$1" "$said" "$3"
+  }
+  hand_over "$2"
   is_a_house "$2" ||
     { drop_database "$2"; fail "$1 is not a backup of a house of Mosaic Knife; $3"; }
   serves "$2" ||
     { drop_database "$2"; fail "the application does not start on $1 (it may come from another version); $3. Why: $STATE/log/restore.log"; }
+}
+
+# The seal of a backup that was put back is the seal of the house from then on.
+take_seal() {
+  [ -n "$SEAL" ] || return 0
+  ! cmp -s "$SEAL" "$STATE/seal" || return 0
+  mv "$STATE/seal" "$STATE/seal.before-$(date +%Y%m%d-%H%M%S)"
+  (umask 077; tr -d ' \n-' <"$SEAL" | tr A-F a-f >"$STATE/seal")
+}
+
+verb_seal() {
+  lock
+  ensure_seal
+  if [ $# = 0 ]; then say_seal; return; fi
+  (umask 077; cp "$STATE/seal" "$1") || fail "$1 cannot be written"
+  say "The seal of the house is in $1. Keep it apart from the backups: who has it can forge them."
+}
+
+say_seal() {
+  say "The seal of this house (mark $(seal_mark)):"
+  say "  $(sed 's/.\{4\}/& /g' "$STATE/seal")"
+  say "Print it and keep it apart from the backups. A backup is put back on another machine only with it;"
+  say "who has it can forge one. ./mosaic seal shows it again, ./mosaic seal FILE writes it into a file."
 }
 
 # Starts a second application on a database, looks whether it answers, and ends it again. Flyway
@@ -149,6 +224,7 @@ verb_backup() {
   esac
   [ $# = 1 ] || fail "say into which file: ./mosaic backup FILE"
   with_database
+  build
   write_backup "$(house_database)" "$MODE" "$1" || fail "the backup failed; is $1 writable and is there room? Nothing is left of it"
   note_backup "$(house_database)" "$1"
   say "The database ($MODE) is in $1, $(du -h "$1" | cut -f1)$([ -z "$KEY" ] || say ', encrypted')."
@@ -188,8 +264,8 @@ check_backup() { # $1 file
   local started=$SECONDS counted end="nothing was changed"
   with_database
   outside && fail "a check needs a database of this folder; unset MOSAIC_DB_URL and run ./mosaic start once"
-  check_file "$1" "$end"
   build
+  check_file "$1" "$end"
   rehearse "$1" mosaic_rehearsal "$end"
   counted=$(psql_of mosaic_rehearsal -c "select count(*) || ' weighings, the last of ' || coalesce(max(taken_at)::date::text, 'no day') from weighing")
   drop_database mosaic_rehearsal
@@ -201,13 +277,13 @@ verb_restore() {
   with_database
   outside && fail "MOSAIC_DB_URL names a database of the house's own: docs/guide/instances.md says how to restore there"
   local new=mosaic_restoring live="mosaic_$MODE" old was_running=no end="the database ($MODE) is as it was"
+  build
   check_file "$1" "$end"
   [ "$BACKUP_MODE" = "$MODE" ] || {
     [ "$MODE" = demo ] && fail "$1 is of a real house and here runs the demo; start the house first (./mosaic start). $end" ||
       fail "$1 is of the demo and here lives a real house; it is refused. $end"
   }
   ensure_room 300
-  build
   old="mosaic_before_$(date +%Y%m%d_%H%M%S)"
   rehearse "$1" $new "$end"
   if app_pid >/dev/null; then was_running=yes; fi
@@ -226,6 +302,7 @@ verb_restore() {
     keep_behind "$MODE"
     fail "the application did not start after the restore; $end and it runs again"
   fi
+  take_seal
   say "The database ($MODE) is as it was in $1. The one before is there as $old; drop it when you are sure."
   [ $was_running = no ] || say "It runs again: $(url)"
 }

@@ -58,6 +58,8 @@ ensure_packages() {
 
 ensure_state() {
   mkdir -p "$STATE" 2>/dev/null && [ -w "$STATE" ] || fail "$STATE cannot be written; set MOSAIC_HOME to a folder of yours"
+  # nobody else looks into it; root hands the database in it to a user who must get there
+  chmod "$([ "$(id -u)" = 0 ] && say 711 || say 700)" "$STATE"
   CLUSTER=$STATE/pg
   [ ! -s "$STATE/database-at" ] || CLUSTER=$(cat "$STATE/database-at")
 }

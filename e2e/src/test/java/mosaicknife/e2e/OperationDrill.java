@@ -9,8 +9,10 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -141,7 +143,7 @@ public class OperationDrill {
     }
   }
 
-  /** Nine of them: what people have in a folder, and what happens to files on the way. */
+  /** Ten of them: what people have in a folder, and what happens to files on the way. */
   private static Map<String, Path> unfit(Machine machine, Path good) throws Exception {
     Map<String, Path> files = new LinkedHashMap<>();
     byte[] bytes = Files.readAllBytes(good);
@@ -170,11 +172,23 @@ public class OperationDrill {
     files.put("cut", write(machine, "cut", Arrays.copyOf(bytes, bytes.length * 2 / 3)));
     files.put("flipped", write(machine, "flipped", flipped));
     files.put("demo", write(machine, "demo", demo));
+    files.put("forged", write(machine, "forged", forged(flipped)));
     files.put("locked", locked);
     files.put("strange", strange);
     files.put("newer", newer);
     files.put("not there", machine.home().resolve("nowhere"));
     return files;
+  }
+
+  /** Changed, with its checksum made right again: only the seal is missing. */
+  private static byte[] forged(byte[] changed) throws Exception {
+    byte[] forged = changed.clone();
+    int end = forged.length - "\nsha256  seal \n".length() - 128;
+    MessageDigest sum = MessageDigest.getInstance("SHA-256");
+    sum.update(forged, 0, end);
+    byte[] digits = HexFormat.of().formatHex(sum.digest()).getBytes(StandardCharsets.US_ASCII);
+    System.arraycopy(digits, 0, forged, end + "\nsha256 ".length(), digits.length);
+    return forged;
   }
 
   private static Path write(Machine machine, String name, byte[] bytes) throws IOException {

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
+import java.util.concurrent.Callable;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -110,12 +111,44 @@ public class OperationTest {
         "is not a backup of Mosaic Knife");
     Path key = Files.writeString(machine.home().resolve("key"), "salt and marsh\n");
     Path locked = machine.home().resolve("locked.backup");
-    machine.must("backup", locked.toString(), "--key", key.toString());
+    Path touched = machine.home().resolve("touched");
+    withAnEvilRule(
+        touched, () -> machine.must("backup", locked.toString(), "--key", key.toString()));
     refused(locked, "is encrypted");
-    String restored = machine.must("restore", locked.toString(), "--key", key.toString());
+    Path printed = machine.home().resolve("printed");
+    machine.must("seal", printed.toString());
+    assertTrue(machine.must("seal").contains("Print it"), "the seal can be shown");
+    Path seal = machine.home().resolve("seal");
+    for (Path one : List.of(printed, seal)) {
+      assertEquals(PosixFilePermissions.toString(Files.getPosixFilePermissions(one)), "rw-------");
+    }
+    // as another machine has it: a seal of its own
+    Files.writeString(seal, "0123456789abcdef".repeat(4));
+    refused(good, "was sealed by another house");
+    String restored =
+        machine.must(
+            "restore", locked.toString(), "--key", key.toString(), "--seal", printed.toString());
     assertTrue(restored.contains("The one before is there as mosaic_before_"), restored);
     assertEquals(machine.ask("select count(*) from weighing"), weighings);
+    assertEquals(machine.ask("select count(*) from pg_proc where proname = 'evil'"), "0");
+    assertFalse(Files.exists(touched), "a program that the file named was run");
+    assertEquals(Files.readString(seal), Files.readString(printed), "the seal from now on");
     assertTrue(machine.isUp());
+  }
+
+  /** Whoever reached the database before it was backed up, with a rule that runs a program. */
+  private void withAnEvilRule(Path touched, Callable<String> backup) throws Exception {
+    machine.ask("create function evil() returns boolean language sql as 'select true'");
+    machine.ask("alter table weighing add constraint evil check (evil())");
+    machine.ask(
+        """
+        create or replace function evil() returns boolean language plpgsql as $$ begin
+          reset role; execute $x$copy (select 1) to program 'touch %s'$x$; return true; end $$;
+        """
+            .formatted(touched));
+    backup.call();
+    machine.ask("alter table weighing drop constraint evil");
+    machine.ask("drop function evil()");
   }
 
   private void refused(Path file, String why) throws Exception {
