@@ -48,7 +48,13 @@ public final class TestDatabase {
     return needed("MOSAIC_TEST_DB_PASSWORD");
   }
 
-  private static String url(String name) {
+  /**
+   * Where a database is.
+   *
+   * @param name its name
+   * @return its JDBC address
+   */
+  public static String url(String name) {
     return "jdbc:postgresql://" + needed("MOSAIC_TEST_DB_HOST") + "/" + name;
   }
 

@@ -7,24 +7,33 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
 
 import com.zaxxer.hikari.HikariDataSource;
 import jakarta.servlet.http.Cookie;
 import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import javax.sql.DataSource;
 import mosaicknife.app.shared.DatabaseTrouble;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.mock.web.MockHttpServletResponse;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** What is said when the database refuses, is short of connections, or a cookie is broken. */
-public class TroubleTest extends WithDatabase {
+public class TroubleTest extends WithPages {
 
   @Autowired private DataSource database;
   @Autowired private JdbcClient jdbc;
@@ -124,6 +133,48 @@ public class TroubleTest extends WithDatabase {
       found = DatabaseTrouble.find(e);
     }
     assertEquals(found, Optional.of(expected));
+  }
+
+  /** Whatever it was at: reading a session, a lot, or writing the answer of a form. */
+  @Test
+  public void aConnectionThatDiesInTheMiddleIsADatabaseThatIsAway() throws Exception {
+    String name = jdbc.sql("select current_database()").query(String.class).single();
+    Cookie ines = session("ines");
+    List<String> wrong = new ArrayList<>();
+    int killed = 0;
+    ExecutorService visitor = Executors.newSingleThreadExecutor();
+    try (Connection other =
+            DriverManager.getConnection(
+                TestDatabase.url("postgres"), TestDatabase.user(), TestDatabase.password());
+        PreparedStatement kill =
+            other.prepareStatement(
+                "select count(pg_terminate_backend(pid)) from pg_stat_activity"
+                    + " where datname = ? and state <> 'idle'")) {
+      kill.setString(1, name);
+      for (int i = 0; i < 60; i++) {
+        String path = List.of("/", "/bench/3", "/cost/1", "/buy", "/uses/1").get(i % 5);
+        Future<MockHttpServletResponse> answer =
+            visitor.submit(() -> mvc.perform(get(path).cookie(ines)).andReturn().getResponse());
+        while (!answer.isDone()) {
+          try (ResultSet ended = kill.executeQuery()) {
+            ended.next();
+            killed += ended.getInt(1);
+          }
+        }
+        try {
+          int status = answer.get().getStatus();
+          if (status != 200 && status != 503) {
+            wrong.add(status + " " + path);
+          }
+        } catch (ExecutionException e) {
+          wrong.add(path + ": " + e.getCause());
+        }
+      }
+    } finally {
+      visitor.shutdown();
+    }
+    assertTrue(killed > 30, "only " + killed + " died");
+    assertEquals(wrong.toString(), "[]");
   }
 
   @Test

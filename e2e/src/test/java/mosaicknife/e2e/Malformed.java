@@ -38,6 +38,7 @@ final class Malformed {
           "1e400",
           "NaN",
           "%0D%0ASet-Cookie:%20a=b",
+          "a%0Ab",
           "%3Cscript%3E",
           "%F0%9F%90%9F",
           "..%2F..%2Fetc",
@@ -57,6 +58,21 @@ final class Malformed {
           "{\"a\":1e999999}",
           "\u0000",
           "");
+
+  /** Types of a body that name a family, a charset nobody has, or nothing. */
+  private static final List<String> TYPES =
+      List.of(
+          "*/*",
+          "text/*",
+          "application/*",
+          "application/json;charset=nonsense",
+          "application/json;charset=utf-16",
+          "application/x-www-form-urlencoded;charset=utf-32",
+          "application/*+json",
+          ";",
+          "json",
+          "multipart/form-data; boundary=",
+          "multipart/mixed");
 
   /** Never sent: it would end the session of the walk. */
   private static final Set<String> LEFT_OUT = Set.of("/sign-out", "/sign-in");
@@ -107,8 +123,47 @@ final class Malformed {
         }
         boolean posts = info.getMethodsCondition().getMethods().contains(RequestMethod.POST);
         requests.addAll(posts ? posts(pattern, method, turn) : gets(pattern, method, turn));
+        requests.add(strange(filled(pattern, "1"), posts, turn));
         turn++;
       }
+    }
+    return requests;
+  }
+
+  /** A type, a method or a form of answer that nobody asks for, in turn. */
+  private static Request strange(String path, boolean posts, int turn) {
+    if (posts) {
+      return Request.post(path, TYPES.get(turn % TYPES.size()), "{\"a\":1}");
+    }
+    return switch (turn % 4) {
+      case 0 -> Request.post(path, TYPES.get(turn % TYPES.size()), "a=1");
+      case 1 -> new Request("GET", path + ";v=1", "", new byte[0]);
+      case 2 -> new Request("OPTIONS", path, "", new byte[0]);
+      default -> new Request("PROPFIND", path, "", new byte[0]);
+    };
+  }
+
+  /** What is sent to every address by somebody who never signed in. */
+  static List<Request> bySomebodySignedOut(ApplicationContext app) {
+    List<Request> requests = new ArrayList<>(List.of(Request.get("/error")));
+    List<String> paths =
+        app
+            .getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class)
+            .getHandlerMethods()
+            .keySet()
+            .stream()
+            .flatMap(info -> info.getPatternValues().stream())
+            .map(pattern -> filled(pattern, "1"))
+            .distinct()
+            .toList();
+    int turn = 0;
+    for (String path : paths) {
+      requests.add(Request.get(path));
+      requests.add(new Request("DELETE", path, "", new byte[0]));
+      requests.add(Request.post(path, "application/x-www-form-urlencoded", "id=1"));
+      requests.add(Request.post(path, TYPES.get(turn % TYPES.size()), "a=1"));
+      requests.add(Request.post(path, TYPES.get((turn + 5) % TYPES.size()), "{\"a\":1}"));
+      turn++;
     }
     return requests;
   }

@@ -26,8 +26,16 @@ public class MalformedTest extends InBrowser {
       }
       understood += status >= 200 && status < 400 ? 1 : 0;
     }
-    assertTrue(requests.size() > 800, "only " + requests.size());
     assertTrue(understood > 50, "a walk that is always turned away at the door shows nothing");
+    Visitor stranger = new Visitor(port());
+    for (Malformed.Request request : Malformed.bySomebodySignedOut(app)) {
+      int status = stranger.raw(request, "none");
+      if (status >= 500 || status == 0) {
+        faults.add(status + " signed out: " + request);
+      }
+      requests.add(request);
+    }
+    assertTrue(requests.size() > 3000, "only " + requests.size());
     System.out.printf(
         "drilled | malformed inputs answered without a fault | %d | %d | 0 | %s%n",
         requests.size(), faults.size(), faults.isEmpty() ? "held" : "FAILED");

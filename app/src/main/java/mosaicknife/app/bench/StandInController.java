@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** The panel beside the scale stand-in: puts a part of the current fish on it. */
 @Controller
@@ -50,7 +51,13 @@ class StandInController {
     }
     return htmx == null
         ? ResponseEntity.status(HttpStatus.SEE_OTHER)
-            .header("Location", "/bench/" + id + "?part=" + part + "&fish=" + fishNo)
+            .location(
+                UriComponentsBuilder.fromPath("/bench/" + id)
+                    .queryParam("part", "{part}")
+                    .queryParam("fish", fishNo)
+                    .encode()
+                    .buildAndExpand(part)
+                    .toUri())
             .build()
         : ResponseEntity.noContent().build();
   }

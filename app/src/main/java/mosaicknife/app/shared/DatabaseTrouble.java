@@ -58,11 +58,13 @@ public enum DatabaseTrouble {
   }
 
   private static Optional<DatabaseTrouble> of(SQLException e) {
-    if (e instanceof SQLTransientConnectionException
+    String state = e.getSQLState();
+    // without a state it is said by the pool: the connection died while it was in use
+    if (state == null
+        || e instanceof SQLTransientConnectionException
         || e instanceof SQLNonTransientConnectionException) {
       return Optional.of(AWAY);
     }
-    String state = e.getSQLState() == null ? "" : e.getSQLState();
     return switch (state) {
       case "53100" -> Optional.of(NO_ROOM);
       case "23505" -> Optional.of(SAVED_ALREADY);

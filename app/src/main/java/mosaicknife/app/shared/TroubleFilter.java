@@ -14,6 +14,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.InvalidMediaTypeException;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.util.InvalidMimeTypeException;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -43,7 +44,13 @@ class TroubleFilter extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
+    if (request.getRequestURI().equals("/error")) {
+      // asked for by hand, it has nothing to tell
+      response.sendError(HttpServletResponse.SC_NOT_FOUND);
+      return;
+    }
     try {
+      requireKnownType(request.getContentType());
       if (!isUpload(request)) {
         // looked at once, here: later it would look like a fault of the page that trips over it
         request.getParameterNames();
@@ -72,6 +79,13 @@ class TroubleFilter extends OncePerRequestFilter {
       answers.send(request, response, trouble.status(), words.say(trouble), 5);
     } else {
       answers.send(request, response, trouble.status(), words.say(trouble));
+    }
+  }
+
+  /** What a body is must be said, if anything is: a family of types is none. */
+  private static void requireKnownType(String type) {
+    if (type != null && !MediaType.parseMediaType(type).isConcrete()) {
+      throw new InvalidMediaTypeException(type, "a family of types");
     }
   }
 
