@@ -245,6 +245,9 @@ public class PeopleRegister {
       throw Refusal.ofField(
           "password", "account.problem.a-password-has-at-most", LONGEST_PASSWORD_BYTES);
     }
+    if (GuessedFirst.is(text)) {
+      throw Refusal.ofField("password", "account.problem.a-password-that-is-guessed");
+    }
     return encoder.encode(text);
   }
 }

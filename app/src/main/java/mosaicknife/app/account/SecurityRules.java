@@ -12,6 +12,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.config.Customizer;
@@ -80,7 +81,9 @@ class SecurityRules {
   SecurityFilterChain pages(HttpSecurity http, KnownBrowsers browsers) {
     // GuardedSignIn is found as the one provider; named here as well, every failure would count
     // twice
-    return http.csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()))
+    CookieCsrfTokenRepository csrfCookie = new CookieCsrfTokenRepository();
+    csrfCookie.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+    return http.csrf(csrf -> csrf.csrfTokenRepository(csrfCookie))
         .authorizeHttpRequests(
             requests ->
                 requests
@@ -91,8 +94,9 @@ class SecurityRules {
                         "/error",
                         "/webjars/**",
                         "/ui/**",
-                        "/bench-worker.js",
-                        "/clock/feed/*")
+                        "/bench-worker.js")
+                    .permitAll()
+                    .requestMatchers(HttpMethod.GET, "/clock/feed/*")
                     .permitAll()
                     .requestMatchers("/cost/**")
                     .hasAuthority(Permission.SEE_COSTS.name())

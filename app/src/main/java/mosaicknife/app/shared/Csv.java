@@ -42,6 +42,8 @@ public final class Csv {
 
   /** A text that a spreadsheet would take for a formula is marked as text. */
   private static Object cell(Object value) {
-    return value instanceof String text && text.matches("(?s)[=+@\\-].*") ? "'" + text : value;
+    return value instanceof String text && text.matches("(?s)\\s*[=+@＝＋＠\\-].*")
+        ? "'" + text
+        : value;
   }
 }

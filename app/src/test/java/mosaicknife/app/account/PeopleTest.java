@@ -57,6 +57,10 @@ public class PeopleTest extends WithDatabase {
       {"nobody", "Somebody", "short", "password"},
       {"nobody", "Somebody", null, "password"},
       {"nobody", "Somebody", "é".repeat(40), "password"},
+      {"nobody", "Somebody", "aaaaaaaaaaaa", "password"},
+      {"nobody", "Somebody", "password1234", "password"},
+      {"nobody", "Somebody", "qwertyuiop", "password"},
+      {"nobody", "Somebody", "1234567890", "password"},
     };
   }
 
