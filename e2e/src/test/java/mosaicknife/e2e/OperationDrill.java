@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -266,7 +267,7 @@ public class OperationDrill {
     boolean holds =
         said.contains("Strict-Transport-Security")
             && said.contains("Secure")
-            && said.contains("Location: https://127.0.0.1:" + proxy.safePort() + "/sign-in")
+            && said.contains("Location: /sign-in")
             && address.equals("127.0.0.5");
     if (!holds) {
       System.out.println(address + "\n" + said);
@@ -338,6 +339,80 @@ public class OperationDrill {
             tally.holds());
       }
     }
+  }
+
+  /** More than the server has workers. */
+  @Test
+  public void slowSendersShutNobodyOut() throws Exception {
+    try (Houses houses = new Houses()) {
+      int port = Houses.freePort();
+      houses.start(port, true);
+      Visitor tobiah = new Visitor(port, "tobiah");
+      long quiet = median(tobiah);
+      List<Socket> slow = new ArrayList<>();
+      try {
+        for (int i = 0; i < 260; i++) {
+          // half of them from the address of the house itself
+          Socket socket = new Socket();
+          socket.setReceiveBufferSize(1024);
+          socket.bind(new InetSocketAddress(i % 2 == 0 ? "127.0.0.1" : "127.0.0.9", 0));
+          socket.connect(new InetSocketAddress("127.0.0.1", port));
+          slow.add(socket);
+        }
+        for (int i = 0; i < slow.size(); i++) {
+          trickle(slow.subList(i, i + 1), SLOW.get(i % SLOW.size()));
+        }
+        long worst = 0;
+        for (int seconds = 0; seconds < 30; seconds++) {
+          trickle(slow, "a");
+          worst = Math.max(worst, median(tobiah));
+          pause(900, 1000);
+        }
+        line(
+            "weights beside 260 slow strangers: %.1f × of a quiet one (at most 3)"
+                .formatted(worst / (double) quiet),
+            30 * LOOKS,
+            0,
+            0,
+            worst <= 3 * quiet);
+      } finally {
+        for (Socket socket : slow) {
+          socket.close();
+        }
+      }
+    }
+  }
+
+  /** A form that never ends, a head that never ends, and a page that is never read. */
+  private static final List<String> SLOW =
+      List.of(
+          "POST /sign-in HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type:"
+              + " application/x-www-form-urlencoded\r\nContent-Length: 5000\r\n\r\n",
+          "POST /sign-in HTTP/1.1\r\nHost: 127.0.0.1\r\nX-Long: ",
+          "GET /webjars/bootstrap/css/bootstrap.min.css HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n"
+              .repeat(20));
+
+  private static void trickle(List<Socket> slow, String letters) {
+    for (Socket socket : slow) {
+      try {
+        socket.getOutputStream().write(letters.getBytes(StandardCharsets.US_ASCII));
+      } catch (IOException e) {
+        // it was shown the door
+      }
+    }
+  }
+
+  private static final int LOOKS = 5;
+
+  private static long median(Visitor visitor) throws Exception {
+    long[] nanos = new long[LOOKS];
+    for (int i = 0; i < LOOKS; i++) {
+      long began = System.nanoTime();
+      int status = visitor.post("/dock/5/judge", "SKIN=1", true).statusCode();
+      nanos[i] = status == 200 ? System.nanoTime() - began : Long.MAX_VALUE / 4;
+    }
+    Arrays.sort(nanos);
+    return nanos[LOOKS / 2];
   }
 
   private static List<String> stored(String url) {

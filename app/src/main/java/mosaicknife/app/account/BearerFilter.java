@@ -14,7 +14,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /** Reads {@code Authorization: Bearer …} on requests to the API. */
 final class BearerFilter extends OncePerRequestFilter {
 
-  private static final String SCHEME = "Bearer ";
+  static final String SCHEME = "Bearer ";
 
   private final TokenIssuer tokens;
 

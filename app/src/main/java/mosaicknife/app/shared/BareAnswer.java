@@ -13,7 +13,7 @@ import org.springframework.web.util.HtmlUtils;
  * nor the templates for anything.
  */
 @Component
-class BareAnswer {
+public class BareAnswer {
 
   private final Words words;
   private final ApiProblem problems;
@@ -23,8 +23,17 @@ class BareAnswer {
     this.problems = problems;
   }
 
-  /** Answers, and says after how many seconds it is worth another try. */
-  void send(
+  /**
+   * Answers, and says after how many seconds it is worth another try.
+   *
+   * @param request what was asked
+   * @param response where to answer
+   * @param status the status
+   * @param sentence what to say
+   * @param againInSeconds after how long
+   * @throws IOException if the other side has gone
+   */
+  public void send(
       HttpServletRequest request,
       HttpServletResponse response,
       HttpStatus status,
