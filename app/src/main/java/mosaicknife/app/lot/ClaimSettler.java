@@ -7,6 +7,7 @@ import java.util.OptionalLong;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.account.Permission;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -79,13 +80,18 @@ public class ClaimSettler {
    * @param lotId the number of the lot
    * @param asked the claim
    * @return its number
-   * @throws Refusal if it is worth nothing, or all claims together more than the lot cost
+   * @throws Refusal if it is worth nothing, or all claims together more than the lot cost, or an
+   *     amount is named by somebody who does not see costs
    */
   @PreAuthorize("hasAuthority('RECEIVE')")
   public long ask(long lotId, Asked asked) {
     Optional<ClaimEntity> sentBefore = claims.findByClientId(asked.clientId());
     if (sentBefore.isPresent()) {
       return sentBefore.get().id();
+    }
+    if (asked.amount().isPresent() && !current.may(Permission.SEE_COSTS)) {
+      // or the limit of a claim would tell, try by try, what the lot cost
+      throw Refusal.ofField("amount", "lot.problem.claim-by-weight");
     }
     Lot lot = lots.get(lotId);
     Optional<ExactMoney> amount = LotRules.claimed(lot.receipt(), asked.mass(), asked.amount());

@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import javax.imageio.ImageIO;
 import mosaicknife.app.WithPages;
@@ -348,6 +349,33 @@ public class DockPagesTest extends WithPages {
     assertEquals(new String(sheet, 0, 5, StandardCharsets.ISO_8859_1), "%PDF-");
   }
 
+  /** Sixteen tries at an amount would tell what a lot cost. */
+  @Test
+  public void whoSeesNoCostsClaimsByWeight() throws Exception {
+    AtomicLong lot = new AtomicLong();
+    people.as("ines", () -> lot.set(receive("hake", 2, "4.0", Arrival.UNASKED).id()));
+    assertFalse(page("tobiah", "/dock/" + lot).contains("claim-amount"));
+    assertTrue(page("ines", "/dock/" + lot).contains("claim-amount"));
+    String[] typed = {
+      "id", UUID.randomUUID().toString(), "kind", "QUALITY", "amount", "39", "reason", "soft"
+    };
+    String refused = follow("tobiah", "/dock/" + lot + "/claims", typed);
+    assertTrue(refused.contains("Say the weight the claim is about."), refused);
+    typed[5] = "41";
+    String sameWords = follow("tobiah", "/dock/" + lot + "/claims", typed);
+    assertFalse(sameWords.contains("more than the lot cost"), sameWords);
+    assertEquals(claims.of(lot.get()).size(), 0);
+    typed[4] = "mass";
+    typed[5] = "500 g";
+    follow("tobiah", "/dock/" + lot + "/claims", typed);
+    assertEquals(money(claims.of(lot.get()).get(0).amount()), "5.00", "500 g at 10.00");
+    typed[1] = UUID.randomUUID().toString();
+    typed[4] = "amount";
+    typed[5] = "3";
+    follow("ines", "/dock/" + lot + "/claims", typed);
+    assertEquals(claims.of(lot.get()).size(), 2);
+  }
+
   @Test
   public void whateverIsTypedComesOutOnPaper() throws Exception {
     AtomicReference<String> address = new AtomicReference<>();
@@ -434,7 +462,7 @@ public class DockPagesTest extends WithPages {
     long before = count("claim", 3);
     String page =
         follow(
-            "tobiah",
+            "ines",
             "/dock/3/claims",
             "id",
             UUID.randomUUID().toString(),
