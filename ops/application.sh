@@ -222,7 +222,8 @@ keep() { # $1 demo | house; in the foreground until it is told to end
     [ -z "$ENDING" ] || break
     wait "$APP" || true
     keep_log_of_crash
-    [ $((SECONDS - started)) -lt 60 ] || ended=0
+    # one that never answered has failed, however long it took
+    [ $answered = no ] || [ $((SECONDS - started)) -lt 60 ] || ended=0
     ended=$((ended + 1))
     say "$(date '+%F %T') the application ended ($ended); it is started again"
     if [ $answered = no ] && [ $ended -ge 3 ]; then break; fi
@@ -235,21 +236,36 @@ keep() { # $1 demo | house; in the foreground until it is told to end
   [ -n "$ENDING" ] || fail "the application ended three times while starting; the end of its log says: $(why_it_ended)"
 }
 
-# Keeps it in the background and waits until it answers.
+# What the application is at, by its log; empty if it has not said.
+progress_of() { # $1 where in the log to begin
+  tail -c +"$1" "$STATE/log/app.log" 2>/dev/null | sed -n 's/.* : Progress: //p' | tail -n 1
+}
+
+# How long the processor has worked on it, in ticks.
+work_of() { awk '{ print $14 + $15 }' "/proc/$(app_pid)/stat" 2>/dev/null || say 0; }
+
+# Keeps it in the background and waits until it answers: as long as it is at work, and not for ever.
 keep_behind() { # $1 demo | house
-  local started=$SECONDS begun
+  local started=$SECONDS begun from shown='' now moved=$SECONDS worked=0
+  from=$(($(stat -c %s "$STATE/log/app.log" 2>/dev/null || say 0) + 1))
   MOSAIC_KEEP_PORT=$PORT MOSAIC_KEEP_ADDRESS=$ADDRESS setsid "$ROOT/mosaic" keep "$1" \
     >"$STATE/log/keeper.log" 2>&1 </dev/null 9>&- &
   begun=$!
-  while [ $((SECONDS - started)) -lt 300 ]; do
+  while [ $((SECONDS - moved)) -lt 120 ] && [ $((SECONDS - started)) -lt 1800 ]; do
     if answers "$PORT" /up; then return; fi
     sleep 0.1
+    if [ $((SECONDS - moved)) -ge 2 ]; then
+      now=$(progress_of "$from")
+      [ "$now" = "$shown" ] || { shown=$now; say "  $shown"; }
+      now=$(work_of)
+      [ "$now" = "$worked" ] || { worked=$now; moved=$SECONDS; }
+    fi
     # on a slow machine it lives for a while before it has written that it does
     kill -0 "$begun" 2>/dev/null || keeper_pid >/dev/null ||
       fail "$(tail -n 5 "$STATE/log/keeper.log" | sed 's/^mosaic: //')"
   done
   stop_keeper
-  fail "the application did not answer within five minutes; see $STATE/log/app.log"
+  fail "the application does not answer and no longer works on it; see $STATE/log/app.log, then start it again"
 }
 
 verb_keep() { # only ./mosaic itself calls this
@@ -288,6 +304,7 @@ prepare() { # $1 demo | house: everything up to the start
     return
   fi
   choose_cluster
+  say "Preparing the database…"
   (start_cluster "$CLUSTER" durable) & database=$!
   build
   wait $database || exit 1

@@ -132,23 +132,40 @@ class DemoData implements ApplicationRunner {
         });
     Named lantern = venues.get(0);
     Named counter = venues.get(1);
+    // on a database that a load was cut off in, the first lot is not number one
+    List<Lot> planned = new ArrayList<>();
     people.as(
         "tobiah",
         () -> {
           finishedHake(lantern);
           weighedTurbot(lantern);
-          pollackOnTheBoard(lantern);
+          planned.add(pollackOnTheBoard(lantern));
           hakeWithAForgottenTare(counter);
-          plaiceJustReceived(counter);
+          planned.add(plaiceJustReceived(counter));
           threeGurnards(counter);
-          albacoreWaiting(lantern);
+          planned.add(albacoreWaiting(lantern));
         });
-    people.as("ines", () -> buying.load(lantern, counter));
-    people.as("ines", () -> plans.load(counter));
-    people.as("tobiah", dock::load);
-    larder.load(lantern, counter);
-    pot.load(lantern, counter);
-    clock.load(lantern, counter);
+    List<Runnable> rest =
+        List.of(
+            () -> people.as("ines", () -> buying.load(lantern, counter)),
+            () ->
+                people.as(
+                    "ines",
+                    () ->
+                        plans.load(
+                            counter,
+                            planned.get(0).id(),
+                            planned.get(1).id(),
+                            planned.get(2).id())),
+            () -> people.as("tobiah", dock::load),
+            () -> larder.load(lantern, counter),
+            () -> pot.load(lantern, counter),
+            () -> clock.load(lantern, counter));
+    for (int i = 0; i < rest.size(); i++) {
+      // read by ./mosaic, which shows it
+      LOG.info("Progress: demo data, {} of {}", i + 1, rest.size());
+      rest.get(i).run();
+    }
   }
 
   private void finishedHake(Named venue) {
@@ -233,7 +250,7 @@ class DemoData implements ApplicationRunner {
         });
   }
 
-  private void pollackOnTheBoard(Named venue) {
+  private Lot pollackOnTheBoard(Named venue) {
     Lot lot =
         receive(
             venue,
@@ -252,6 +269,7 @@ class DemoData implements ApplicationRunner {
     }
     assign(lot, "fillet-left", Purpose.PLATE, Use.PLAIN);
     assign(lot, "gills", Purpose.COMPOST, Use.PLAIN);
+    return lot;
   }
 
   /** The head was weighed on the steel tray and nobody pressed tare: the tally is over. */
@@ -276,8 +294,8 @@ class DemoData implements ApplicationRunner {
     }
   }
 
-  private void plaiceJustReceived(Named venue) {
-    receive(
+  private Lot plaiceJustReceived(Named venue) {
+    return receive(
         venue,
         "plaice",
         State.GUTTED,
@@ -312,8 +330,8 @@ class DemoData implements ApplicationRunner {
     }
   }
 
-  private void albacoreWaiting(Named venue) {
-    receive(
+  private Lot albacoreWaiting(Named venue) {
+    return receive(
         venue,
         "albacore",
         State.GUTTED_AND_GILLED,

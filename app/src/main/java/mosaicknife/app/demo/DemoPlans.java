@@ -20,10 +20,6 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
 class DemoPlans {
 
-  private static final long POLLACK = 3;
-  private static final long PLAICE = 5;
-  private static final long ALBACORE = 7;
-
   private final LotSheets sheets;
   private final OptionChooser options;
   private final WayKeeper ways;
@@ -43,46 +39,41 @@ class DemoPlans {
     this.usual = usual;
   }
 
-  void load(Named counter) {
+  void load(Named counter, long pollack, long plaice, long albacore) {
     options.makeHouseAnswer(
-        POLLACK, "pin-bones", "our guests are told, and pulling tears soft flesh");
-    plaice();
-    albacore(counter);
+        pollack, "pin-bones", "our guests are told, and pulling tears soft flesh");
+    plaice(plaice);
+    albacore(counter, albacore);
   }
 
-  private void plaice() {
-    usual.ofAll(PLAICE);
-    LotSheet sheet = sheets.get(PLAICE);
+  private void plaice(long lot) {
+    usual.ofAll(lot);
+    LotSheet sheet = sheets.get(lot);
     sheet.parts().stream()
         .filter(part -> part.purpose().filter(Purpose.PLATE::equals).isPresent())
         .forEach(
             part ->
-                plan(
-                    PLAICE,
-                    part,
-                    Purpose.PLATE,
-                    "plaice fillets, brown shrimps",
-                    Optional.empty()));
+                plan(lot, part, Purpose.PLATE, "plaice fillets, brown shrimps", Optional.empty()));
     // two of its four fillets are a plate
-    purposes.serve(PLAICE, new Serving(Serving.Form.PIECES, Mass.ofGrams(300), 0.15, 2, false));
+    purposes.serve(lot, new Serving(Serving.Form.PIECES, Mass.ofGrams(300), 0.15, 2, false));
     ways.save(sheet.lot(), sheet.plan().choices(), "small plaice, four fillets");
   }
 
   /** One large fish over two venues: the bottom loins and the belly go to the counter. */
-  private void albacore(Named counter) {
-    options.choose(ALBACORE, "shape", "blocks", "even slices for the tasting menu");
-    usual.ofAll(ALBACORE);
-    for (LotPart part : sheets.get(ALBACORE).parts()) {
+  private void albacore(Named counter, long lot) {
+    options.choose(lot, "shape", "blocks", "even slices for the tasting menu");
+    usual.ofAll(lot);
+    for (LotPart part : sheets.get(lot).parts()) {
       boolean bottom = part.slot().startsWith("loin-bottom");
       if (bottom || part.slot().equals("belly")) {
         plan(
-            ALBACORE,
+            lot,
             part,
             bottom ? Purpose.PLATE : Purpose.SECOND_PLATE,
             bottom ? "albacore, seared" : "belly with glaze",
             Optional.of(counter.id()));
       } else if (part.slot().startsWith("loin-top")) {
-        plan(ALBACORE, part, Purpose.PLATE, "albacore, tasting menu", Optional.empty());
+        plan(lot, part, Purpose.PLATE, "albacore, tasting menu", Optional.empty());
       }
     }
   }
