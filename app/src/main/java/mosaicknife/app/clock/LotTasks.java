@@ -17,6 +17,7 @@ import org.springframework.stereotype.Component;
 @Component
 class LotTasks implements TaskSource {
 
+  /** More tasks than this the solver does not place in time. */
   private static final int MOST = 40;
 
   private final LotRegister lots;
@@ -32,7 +33,7 @@ class LotTasks implements TaskSource {
   @Override
   public void gather(Gathering day) {
     Map<Long, UseBook.Room> rooms = uses.rooms();
-    List<LotSheet> open = sheets.of(lots.open(MOST));
+    List<LotSheet> open = sheets.of(lots.open().stream().limit(MOST).toList());
     for (LotSheet sheet : open) {
       int minutes = Math.min(sheet.minutesLeft(), Task.LONGEST);
       if (minutes > 0) {

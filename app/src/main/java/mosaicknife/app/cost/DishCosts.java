@@ -97,7 +97,9 @@ public class DishCosts {
   }
 
   private List<LotSheet> lately(Duration since, int most) {
-    return sheets.of(lots.since(clock.instant().minus(since), most)).stream()
+    return sheets
+        .of(lots.since(clock.instant().minus(since)).stream().limit(most).toList())
+        .stream()
         .filter(sheet -> sheet.costs(sheet.lot().costingMethod()).isPresent())
         .toList();
   }

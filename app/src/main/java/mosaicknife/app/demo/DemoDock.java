@@ -38,8 +38,6 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty(name = "mosaic.demo", havingValue = "true")
 class DemoDock {
 
-  private static final int MOST_LOTS = 50;
-
   private final LotRegister lots;
   private final LotInspector inspections;
   private final EvidenceFiler evidence;
@@ -64,7 +62,7 @@ class DemoDock {
 
   void load() {
     rules.load();
-    for (Lot lot : lots.open(MOST_LOTS)) {
+    for (Lot lot : lots.open()) {
       switch (lot.species().code()) {
         case "hake" -> inspect(lot, 0, 1, Fitness.RAW);
         case "turbot" -> inspect(lot, 0, 0, Fitness.RAW);

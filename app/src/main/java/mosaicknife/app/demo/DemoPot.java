@@ -33,7 +33,6 @@ class DemoPot {
   private static final int[] MINUTES = {9, 5, 5, 14, 12, 9};
   private static final int[] TENTHS = {583, 575, 566, 559, 551, 544};
   private static final int EVERY = 5;
-  private static final int MOST_LOTS = 40;
 
   private final DemoPeople people;
   private final PotKeeper keeper;
@@ -78,7 +77,7 @@ class DemoPot {
   /** Two pieces of one fish in the same marinade, which are not ready at the same time. */
   private void marinade(String what, String millimetres, String grams) {
     long pollack =
-        lots.open(MOST_LOTS).stream()
+        lots.open().stream()
             .filter(lot -> lot.species().code().equals("pollack"))
             .findFirst()
             .orElseThrow()

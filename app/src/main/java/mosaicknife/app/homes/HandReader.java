@@ -34,7 +34,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class HandReader {
 
-  private static final int MOST_LOTS = 60;
   private static final int LATELY_DAYS = 7;
 
   private final LotRegister lots;
@@ -109,7 +108,7 @@ public class HandReader {
 
   /** The lots of the last days, open or closed. */
   private List<Lot> lately() {
-    return Stream.concat(lots.open(MOST_LOTS).stream(), lots.newest().stream())
+    return Stream.concat(lots.open().stream(), lots.newest().stream())
         .collect(Collectors.toMap(Lot::id, lot -> lot, (a, b) -> a, LinkedHashMap::new))
         .values()
         .stream()
@@ -133,7 +132,7 @@ public class HandReader {
   @Transactional(readOnly = true)
   public List<Filled> filled() {
     List<Filled> filled = new ArrayList<>();
-    for (LotSheet sheet : sheets.of(lots.open(MOST_LOTS))) {
+    for (LotSheet sheet : sheets.of(lots.open())) {
       Cavity.of(sheet).ifPresent(room -> filled.add(new Filled(sheet.lot(), room)));
     }
     return filled;

@@ -44,7 +44,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class KitchenController {
 
-  private static final int MOST_LOTS = 40;
   private static final int READINGS = 4;
   private static final int LONGEST_WHAT = 80;
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(500);
@@ -134,7 +133,7 @@ class KitchenController {
     Instant now = clock.instant();
     model.addAttribute("soaks", soaks.open().stream().map(one -> row(one, now)).toList());
     model.addAttribute("marinades", soaks.marinades().values());
-    model.addAttribute("lots", lots.open(MOST_LOTS));
+    model.addAttribute("lots", lots.open());
     model.addAttribute("vessels", Marinade.Vessel.values());
     model.addAttribute("thickeners", Thickener.values());
     model.addAttribute("bodies", Thickener.Body.values());

@@ -180,14 +180,25 @@ public class LotRegister {
   }
 
   /**
-   * Returns open lots, the newest first.
+   * Returns the open lots, the newest first. All of them: what is summed up, planned or promised
+   * counts every fish.
    *
-   * @param most how many at most
    * @return the lots
    */
   @Transactional(readOnly = true)
-  public List<Lot> open(int most) {
-    return toLots(lots.findOpenNewestFirst(most));
+  public List<Lot> open() {
+    return toLots(lots.findOpen());
+  }
+
+  /**
+   * Returns the open lots of a venue, the newest first.
+   *
+   * @param venue the venue
+   * @return all of them
+   */
+  @Transactional(readOnly = true)
+  public List<Lot> openAt(long venue) {
+    return toLots(lots.findOpenAt(venue));
   }
 
   /**
@@ -214,12 +225,11 @@ public class LotRegister {
    * Returns lots received lately, open or closed, the newest first.
    *
    * @param since from when on
-   * @param most how many at most
-   * @return the lots
+   * @return all of them
    */
   @Transactional(readOnly = true)
-  public List<Lot> since(Instant since, int most) {
-    return toLots(lots.findReceivedSince(since, most));
+  public List<Lot> since(Instant since) {
+    return toLots(lots.findReceivedSince(since));
   }
 
   /**
@@ -243,8 +253,7 @@ public class LotRegister {
    */
   @Transactional(readOnly = true)
   public Optional<Long> onTheBoard() {
-    return lots.findOnTheBoard(current.get().id())
-        .or(() -> lots.findOpenNewestFirst(1).stream().findFirst().map(LotEntity::id));
+    return lots.findOnTheBoard(current.get().id()).or(lots::findNewestOpen);
   }
 
   /**

@@ -17,7 +17,6 @@ interface LotRepository extends Repository<LotEntity, Long> {
       select lot.* from lot
       where finished_at is null
       order by received_at desc, id desc
-      limit :most
       """;
 
   /** An empty text finds all; else fish by code, supplier by part of its name, number or day. */
@@ -82,7 +81,13 @@ interface LotRepository extends Repository<LotEntity, Long> {
   List<LotEntity> findAllByOrderLineIdIn(List<Long> lines);
 
   @NativeQuery(OPEN_NEWEST_FIRST)
-  List<LotEntity> findOpenNewestFirst(int most);
+  List<LotEntity> findOpen();
+
+  @NativeQuery("select * from (" + OPEN_NEWEST_FIRST + ") open where venue_id = :venue")
+  List<LotEntity> findOpenAt(long venue);
+
+  @NativeQuery("select id from (" + OPEN_NEWEST_FIRST + ") open limit 1")
+  Optional<Long> findNewestOpen();
 
   @NativeQuery(
       LINES
@@ -114,10 +119,8 @@ interface LotRepository extends Repository<LotEntity, Long> {
 
   List<LotEntity> findTop8ByOrderByReceivedAtDescIdDesc();
 
-  @NativeQuery(
-      "select * from lot where received_at >= :since order by received_at desc, id desc"
-          + " limit :most")
-  List<LotEntity> findReceivedSince(Instant since, int most);
+  @NativeQuery("select * from lot where received_at >= :since order by received_at desc, id desc")
+  List<LotEntity> findReceivedSince(Instant since);
 
   /** The open lot a person weighed on last. */
   @NativeQuery(

@@ -31,7 +31,6 @@ import org.springframework.stereotype.Component;
 @Component
 class Evening {
 
-  private static final int MOST_LOTS = 60;
   private static final int MOST_WANTED = 5_000;
 
   private final DishEditor dishes;
@@ -71,7 +70,7 @@ class Evening {
   }
 
   Asked asked(long venue, Map<String, String> typed) {
-    List<Lot> all = lots.open(MOST_LOTS).stream().filter(lot -> lot.venue().id() == venue).toList();
+    List<Lot> all = lots.openAt(venue);
     List<LotSheet> here = sheets.of(all.stream().filter(Lot::mayBeServed).toList());
     List<OnALot> fillets = new ArrayList<>();
     for (LotSheet sheet : here) {

@@ -21,7 +21,6 @@ import org.springframework.stereotype.Component;
 class WeighedRows {
 
   private static final Duration A_WEEK = Duration.ofDays(7);
-  private static final int MOST_LOTS = 100;
 
   private final LotRegister lots;
   private final LotSheets sheets;
@@ -42,7 +41,7 @@ class WeighedRows {
   List<WeighedView> thisWeek(long venue) {
     return of(
         sheets.of(
-            lots.since(clock.instant().minus(A_WEEK), MOST_LOTS).stream()
+            lots.since(clock.instant().minus(A_WEEK)).stream()
                 .filter(lot -> lot.venue().id() == venue)
                 .toList()));
   }

@@ -22,9 +22,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class TodayController {
 
-  /** So many open lots are judged, so that none which needs a decision hides behind newer ones. */
-  private static final int MOST_JUDGED = 60;
-
   /** So many of them are shown with their mosaic; all of them are on the list of lots. */
   private static final int MOST_SHOWN = 12;
 
@@ -64,7 +61,7 @@ class TodayController {
     model.addAttribute(
         "today",
         TodayView.of(
-            sheets.of(lots.open(MOST_JUDGED)),
+            sheets.of(lots.open()),
             larder.onShelves(),
             MOST_SHOWN,
             houses.house(),

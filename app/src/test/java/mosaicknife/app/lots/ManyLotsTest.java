@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.concurrent.Callable;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.core.anatomy.State;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
@@ -25,6 +26,7 @@ public class ManyLotsTest extends WithPages {
   private static final int LARGEST_PAGE = 60 * 1024;
 
   @Autowired private JdbcClient jdbc;
+  @Autowired private LotRegister lots;
   @Autowired private PlatformTransactionManager transactions;
   @Autowired private EntityManagerFactory entities;
 
@@ -86,6 +88,26 @@ public class ManyLotsTest extends WithPages {
           assertTrue(page("ines", "/lots?for=bench").contains(line));
           assertTrue(page("ines", "/").contains(line), "today shows it too");
           assertFalse(page("ines", "/lots?page=2").contains(line), "and nobody sees it twice");
+        });
+  }
+
+  /** The oldest of four hundred open lots, at a venue whose others are newer. */
+  @Test
+  public void noStationForgetsAnOpenLotHoweverManyThereAre() throws Exception {
+    withOldLots(
+        400,
+        () -> {
+          jdbc.sql("update lot set finished_at = null, finished_by = null").update();
+          long oldest = oldestOpen();
+          jdbc.sql("update lot set venue_id = (select max(id) from venue) where id = ?")
+              .param(oldest)
+              .update();
+          assertEquals(lots.open().size(), (int) lots.countOpen());
+          assertTrue(lots.open().size() > 400);
+          assertTrue(lots.openAt(2).stream().anyMatch(lot -> lot.id() == oldest));
+          assertTrue(lots.openAt(1).stream().noneMatch(lot -> lot.id() == oldest));
+          String option = "value=\"" + oldest + "\"";
+          assertTrue(page("ines", "/kitchen").contains(option), "kitchen work");
         });
   }
 
