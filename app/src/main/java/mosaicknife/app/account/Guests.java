@@ -19,6 +19,7 @@ import org.springframework.security.web.context.HttpSessionSecurityContextReposi
 import org.springframework.session.Session;
 import org.springframework.session.SessionRepository;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 
 /**
  * Who is signed in, asked before a request is read: the database answers once in a while for each
@@ -28,6 +29,7 @@ import org.springframework.stereotype.Component;
 class Guests implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
 
   private static final Duration BELIEVED = Duration.ofMinutes(5);
+  private static final Duration NOT_ASKED_AGAIN = Duration.ofSeconds(5);
   private static final int MOST_KNOWN = 2_000;
 
   private final SessionCookie cookie;
@@ -36,6 +38,7 @@ class Guests implements WebServerFactoryCustomizer<TomcatServletWebServerFactory
   private final BareAnswer answers;
   private final Words words;
   private final Clock clock;
+  private volatile Instant away = Instant.MIN;
   private final Map<String, Instant> known =
       Collections.synchronizedMap(
           new LinkedHashMap<>() {
@@ -87,6 +90,9 @@ class Guests implements WebServerFactoryCustomizer<TomcatServletWebServerFactory
     if (since != null && since.plus(BELIEVED).isAfter(clock.instant())) {
       return true;
     }
+    if (away.isAfter(clock.instant())) {
+      return true;
+    }
     try {
       boolean holds = asked.holds();
       if (holds) {
@@ -95,8 +101,9 @@ class Guests implements WebServerFactoryCustomizer<TomcatServletWebServerFactory
         known.remove(hash);
       }
       return holds;
-    } catch (DataAccessException e) {
+    } catch (DataAccessException | TransactionException e) {
       // the database is away: whoever it is will be told so in a moment
+      away = clock.instant().plus(NOT_ASKED_AGAIN);
       return true;
     }
   }
