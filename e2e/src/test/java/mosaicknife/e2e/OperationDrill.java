@@ -351,7 +351,6 @@ public class OperationDrill {
               () -> {
                 boolean killed = false;
                 while (!killed && !machine.isUp()) {
-                  pause(100, 101);
                   killed = says(log, "Progress: demo data, 3 of") && machine.kill("app.pid");
                 }
               });
