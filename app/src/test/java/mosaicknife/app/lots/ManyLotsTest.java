@@ -99,9 +99,7 @@ public class ManyLotsTest extends WithPages {
         () -> {
           jdbc.sql("update lot set finished_at = null, finished_by = null").update();
           long oldest = oldestOpen();
-          jdbc.sql("update lot set venue_id = (select max(id) from venue) where id = ?")
-              .param(oldest)
-              .update();
+          jdbc.sql("update lot set venue_id = 2 where id = ?").param(oldest).update();
           assertEquals(lots.open().size(), (int) lots.countOpen());
           assertTrue(lots.open().size() > 400);
           assertTrue(lots.openAt(2).stream().anyMatch(lot -> lot.id() == oldest));
