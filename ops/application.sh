@@ -238,11 +238,11 @@ keep() { # $1 demo | house; in the foreground until it is told to end
 
 # What the application is at, by its log; empty if it has not said.
 progress_of() { # $1 where in the log to begin
-  tail -c +"$1" "$STATE/log/app.log" 2>/dev/null | sed -n 's/.* : Progress: //p' | tail -n 1
+  tail -c +"$1" "$STATE/log/app.log" 2>/dev/null | sed -n 's/.* : Progress: //p' | tail -n 1 || true
 }
 
 # How long the processor has worked on it, in ticks.
-work_of() { awk '{ print $14 + $15 }' "/proc/$(app_pid)/stat" 2>/dev/null || say 0; }
+work_of() { awk '{ print $14 + $15 }' "/proc/$(app_pid || true)/stat" 2>/dev/null || say 0; }
 
 # Keeps it in the background and waits until it answers: as long as it is at work, and not for ever.
 keep_behind() { # $1 demo | house

@@ -69,7 +69,7 @@ public class MalformedTest extends InBrowser {
         socket.getInputStream().readNBytes(said, 0, said.length);
         String answer = new String(said, StandardCharsets.US_ASCII);
         held += answer.isEmpty() ? 1 : 0;
-        refused += answer.equals("HTTP/1.1 503") || answer.equals("HTTP/1.1 303") ? 1 : 0;
+        refused += answer.equals("HTTP/1.1 503") || answer.equals("HTTP/1.1 401") ? 1 : 0;
       }
       assertEquals(
           held + refused, MANY, "nobody who is signed in waits until a slow one is given up");

@@ -35,8 +35,6 @@ final class Doorstep extends ValveBase {
   /** Larger ones are uploads, which are taken from guests alone, or are refused unread. */
   private static final int MOST_BYTES = 512 * 1024;
 
-  private static final String SIGN_IN = "/sign-in?ended";
-
   private final Semaphore inside = new Semaphore(STRANGERS);
   private final Semaphore sending = new Semaphore(SENDING);
   private final Guests guests;
@@ -67,7 +65,7 @@ final class Doorstep extends ValveBase {
     if (!sends(request)) {
       getNext().invoke(request, response);
     } else if (isLarge(request)) {
-      askToSignIn(request, response);
+      refuse(request, response, HttpStatus.UNAUTHORIZED, "account.problem.sign-in-first");
     } else if (!withPlace(sending, () -> takeIn(request, response, FOR_A_STRANGER))) {
       refuse(request, response, HttpStatus.SERVICE_UNAVAILABLE, "shared.problem.busy");
     }
@@ -133,30 +131,11 @@ final class Doorstep extends ValveBase {
     getNext().invoke(request, response);
   }
 
-  /** Somebody whose session ended comes back to their file; a program is told in a sentence. */
-  private void askToSignIn(Request request, Response response) throws IOException {
-    if (request.getRequestURI().startsWith("/api/")) {
-      refuse(request, response, HttpStatus.UNAUTHORIZED, "account.problem.sign-in-first");
-    } else if (request.getHeader("HX-Request") != null) {
-      response.setHeader("HX-Redirect", SIGN_IN);
-      response.setStatus(HttpStatus.UNAUTHORIZED.value());
-      end(request, response);
-    } else {
-      response.setHeader("Location", SIGN_IN);
-      response.setStatus(HttpStatus.SEE_OTHER.value());
-      end(request, response);
-    }
-  }
-
+  /** The rest of what it sends is not read: the line is ended. */
   private void refuse(Request request, Response response, HttpStatus status, String why)
       throws IOException {
-    answers.send(request, response, status, words.say(why), 5);
-    end(request, response);
-  }
-
-  /** The rest of what it sends is not read: the line is ended. */
-  private static void end(Request request, Response response) throws IOException {
     request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null);
+    answers.send(request, response, status, words.say(why), 5);
     response.setHeader("Connection", "close");
     response.finishResponse();
   }
