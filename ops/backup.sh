@@ -142,8 +142,7 @@ SQL
   psql_of postgres -c "alter role mosaic_restore nologin" >/dev/null
   [[ $said == "fit "* ]] || {
     drop_database "$2"
-    [[ $said == "unfit "* ]] || [ "$BACKUP_HOW" != encrypted ] || fail "$1 does not open with this key; $3"
-    [ "$said" != "unfit no_house " ] || [ "$BACKUP_HOW" != encrypted ] || fail "$1 does not open with this key; $3"
+    [[ $BACKUP_HOW$said != "encryptedunfit no_house"* ]] || fail "$1 does not open with this key; $3"
     unfit "$1" "$said" "$3"
   }
   hand_over "$2"
@@ -158,7 +157,7 @@ take_seal() {
   [ -n "$SEAL" ] || return 0
   ! cmp -s "$SEAL" "$STATE/seal" || return 0
   mv "$STATE/seal" "$STATE/seal.before-$(date +%Y%m%d-%H%M%S)"
-  (umask 077; tr -d ' \n-' <"$SEAL" | tr A-F a-f >"$STATE/seal")
+  (umask 077; tr -cd 'A-Fa-f0-9' <"$SEAL" | tr A-F a-f >"$STATE/seal")
 }
 
 verb_seal() {

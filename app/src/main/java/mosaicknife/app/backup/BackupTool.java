@@ -15,7 +15,6 @@ import org.springframework.util.FileSystemUtils;
  * {@code fit} and what was found, or {@code unfit}, why, and a detail.
  *
  * <pre>
- * mark SEAL                            the mark of a key
  * seal FILE SEAL                       writes the last line of a file
  * check FILE SEAL [unsealed]           whether it is whole and of this house
  * dump FILE SEAL [unsealed]            the dump in it, to standard output
@@ -46,8 +45,6 @@ public final class BackupTool {
 
   private static String did(String[] words) throws IOException, SQLException {
     switch (words[0]) {
-      case "mark":
-        return Seal.read(Path.of(words[1])).mark();
       case "seal":
         BackupFile.seal(Path.of(words[1]), Seal.read(Path.of(words[2])));
         return "sealed";
