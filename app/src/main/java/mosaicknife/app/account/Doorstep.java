@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.time.Duration;
 import java.util.concurrent.Semaphore;
 import mosaicknife.app.shared.BareAnswer;
+import mosaicknife.app.shared.Uploads;
 import mosaicknife.app.shared.Words;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
@@ -31,9 +32,6 @@ final class Doorstep extends ValveBase {
 
   private static final Duration FOR_A_STRANGER = Duration.ofSeconds(10);
   private static final Duration FOR_A_GUEST = Duration.ofMinutes(1);
-
-  /** Larger ones are uploads, which are taken from guests alone, or are refused unread. */
-  private static final int MOST_BYTES = 512 * 1024;
 
   private final Semaphore inside = new Semaphore(STRANGERS);
   private final Semaphore sending = new Semaphore(SENDING);
@@ -90,16 +88,11 @@ final class Doorstep extends ValveBase {
   }
 
   private static boolean isLarge(Request request) {
-    return isUpload(request) || request.getContentLengthLong() > MOST_BYTES;
+    return Uploads.is(request) || request.getContentLengthLong() > Uploads.MOST_FORM_BYTES;
   }
 
   private static boolean sends(Request request) {
     return request.getContentLengthLong() > 0 || request.getHeader("Transfer-Encoding") != null;
-  }
-
-  private static boolean isUpload(Request request) {
-    String type = request.getContentType();
-    return type != null && type.startsWith("multipart/");
   }
 
   private void takeIn(Request request, Response response, Duration within)
@@ -113,7 +106,7 @@ final class Doorstep extends ValveBase {
       InputStream in = request.createInputStream();
       for (int read = in.read(some); read >= 0; read = in.read(some)) {
         body.append(some, 0, read);
-        if (body.getLength() > MOST_BYTES) {
+        if (body.getLength() > Uploads.MOST_FORM_BYTES) {
           refuse(request, response, HttpStatus.CONTENT_TOO_LARGE, "shared.problem.too-large-form");
           return;
         }

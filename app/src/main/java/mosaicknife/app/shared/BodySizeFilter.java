@@ -24,7 +24,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodySizeFilter extends OncePerRequestFilter {
 
-  private static final long MOST_BYTES = 512 * 1024;
   private static final long MOST_UPLOAD_BYTES = 6 * 1024 * 1024 + 64 * 1024;
 
   private final Words words;
@@ -38,7 +37,7 @@ class BodySizeFilter extends OncePerRequestFilter {
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     if (request.getContentLengthLong() > most(request)) {
-      refuse(response, isUpload(request));
+      refuse(response, Uploads.is(request));
     } else if (request.getContentLengthLong() < 0) {
       chain.doFilter(new LimitedRequest(request), response);
     } else {
@@ -47,13 +46,7 @@ class BodySizeFilter extends OncePerRequestFilter {
   }
 
   private static long most(HttpServletRequest request) {
-    return isUpload(request) ? MOST_UPLOAD_BYTES : MOST_BYTES;
-  }
-
-  /** Photos, price lists and catalogues come as uploads; a body without a length is no upload. */
-  private static boolean isUpload(HttpServletRequest request) {
-    String type = request.getContentType();
-    return type != null && type.startsWith("multipart/form-data");
+    return Uploads.is(request) ? MOST_UPLOAD_BYTES : Uploads.MOST_FORM_BYTES;
   }
 
   private void refuse(HttpServletResponse response, boolean upload) throws IOException {
@@ -92,8 +85,8 @@ class BodySizeFilter extends OncePerRequestFilter {
     @Override
     public int read() throws IOException {
       int next = stream.read();
-      if (next >= 0 && ++read > MOST_BYTES) {
-        throw new IOException("The body is larger than " + MOST_BYTES + " bytes");
+      if (next >= 0 && ++read > Uploads.MOST_FORM_BYTES) {
+        throw new IOException("The body is larger than " + Uploads.MOST_FORM_BYTES + " bytes");
       }
       return next;
     }
@@ -102,8 +95,8 @@ class BodySizeFilter extends OncePerRequestFilter {
     public int read(byte[] bytes, int offset, int length) throws IOException {
       int count = stream.read(bytes, offset, length);
       read += Math.max(0, count);
-      if (read > MOST_BYTES) {
-        throw new IOException("The body is larger than " + MOST_BYTES + " bytes");
+      if (read > Uploads.MOST_FORM_BYTES) {
+        throw new IOException("The body is larger than " + Uploads.MOST_FORM_BYTES + " bytes");
       }
       return count;
     }

@@ -51,7 +51,7 @@ class TroubleFilter extends OncePerRequestFilter {
     }
     try {
       requireKnownType(request.getContentType());
-      if (!isUpload(request)) {
+      if (!Uploads.is(request)) {
         // looked at once, here: later it would look like a fault of the page that trips over it
         request.getParameterNames();
       }
@@ -87,11 +87,6 @@ class TroubleFilter extends OncePerRequestFilter {
     if (type != null && !MediaType.parseMediaType(type).isConcrete()) {
       throw new InvalidMediaTypeException(type, "a family of types");
     }
-  }
-
-  private static boolean isUpload(HttpServletRequest request) {
-    String type = request.getContentType();
-    return type != null && type.startsWith("multipart/");
   }
 
   private static boolean isUnreadable(Throwable e) {
