@@ -52,7 +52,7 @@ verb_drill() {
   with_throw_away_database with-proxy
   local lines through=yes
   (cd "$ROOT" && mvn -B -Dstyle.color=never --no-transfer-progress -Dquick -fae -pl core,app,e2e -Dtests.parallel=none \
-    -Dtest='*Drill,MalformedTest,FieldsAndRolesTest,EveryChangeTest' -Dsurefire.failIfNoSpecifiedTests=false -Dtests.needed=false -Dmosaic.drill.rounds="${1:-10}" -Dmosaic.drill.minutes="${2:-0}" verify) \
+    -Dtest='*Drill,MalformedTest,FieldsAndRolesTest,EveryChangeTest,ChangeMatrixTest' -Dsurefire.failIfNoSpecifiedTests=false -Dtests.needed=false -Dmosaic.drill.rounds="${1:-10}" -Dmosaic.drill.minutes="${2:-0}" verify) \
     >"$SCRATCH/drill.log" 2>&1 || through=no
   lines=$(grep -E '^drilled \|' "$SCRATCH/drill.log" || true)
   printf '%-58s %9s %6s %8s  %s\n' "what" "tried" "lost" "doubled" "verdict"

@@ -143,7 +143,7 @@ public class ApiTest extends WithDatabase {
 
   @Test
   public void aLotWithWrongFieldsNamesThemAll() throws Exception {
-    mvc.perform(as("tobiah", json(post("/api/v1/lots"), "{\"species\":\"<script>\"}")))
+    mvc.perform(as("ines", json(post("/api/v1/lots"), "{\"species\":\"<script>\"}")))
         .andExpect(status().isUnprocessableContent())
         .andExpect(jsonPath("$.detail").value("8 fields were not understood. Nothing was saved."))
         .andExpect(jsonPath("$.fields.price", containsString("No price was typed")));

@@ -1,10 +1,12 @@
 package mosaicknife.app;
 
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import com.jayway.jsonpath.JsonPath;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -26,6 +28,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.ApplicationContext;
+import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -160,7 +163,75 @@ public class FieldsAndRolesTest extends WithPages {
     assertEquals(priceOf(received("ines", "7.77/kg")), "7.7700000000");
   }
 
+  @Test
+  public void whoSeesNoPricesLeavesThemToCome() throws Exception {
+    assertFalse(page("tobiah", "/dock/receive").contains("name=\"price\""));
+    long lot = received("tobiah", "0.01/kg", "");
+    String sent =
+        mvc.perform(
+                post("/api/v1/lots")
+                    .header("Authorization", "Bearer " + token("tobiah"))
+                    .contentType(MediaType.APPLICATION_JSON)
+                    .content(
+                        """
+                        {"id": "%s", "species": "hake", "state": "GUTTED", "origin": "WILD",
+                         "fish": "1", "invoiced": "3 kg", "price": "0.02/kg", "venue": "1",
+                         "supplier": "Holm Sound Boats", "landedOn": "%s"}
+                        """
+                            .formatted(UUID.randomUUID(), LocalDate.now(ZoneOffset.UTC))))
+            .andReturn()
+            .getResponse()
+            .getContentAsString(StandardCharsets.UTF_8);
+    long called = JsonPath.<Integer>read(sent, "$.id");
+    for (long one : List.of(lot, called)) {
+      assertEquals(priceOf(one), "to come");
+      for (String station : List.of("dock", "plan", "bench", "slice", "uses", "cost")) {
+        MockHttpServletResponse shown =
+            mvc.perform(get("/" + station + "/" + one).cookie(session("ines")))
+                .andReturn()
+                .getResponse();
+        assertEquals(shown.getStatus(), 200, station);
+      }
+      assertTrue(page("ines", "/").contains("/cost/" + one + "\""), "Today asks for it");
+      assertFalse(page("tobiah", "/").contains("has no price yet"), "not of who may not");
+      assertTrue(page("ines", "/cost/" + one).contains("What did it cost?"));
+      String claimed =
+          follow(
+              "tobiah",
+              "/dock/" + one + "/claims",
+              "id",
+              UUID.randomUUID().toString(),
+              "kind",
+              "QUALITY",
+              "mass",
+              "300 g",
+              "reason",
+              "soft");
+      assertTrue(claimed.contains("isn’t written down yet"), claimed);
+      String version =
+          jdbc.sql("select version from lot where id = ?").param(one).query(String.class).single();
+      assertEquals(typed("tobiah", one, version, "0.01/kg").getStatus(), 403);
+      String wrong =
+          follow("ines", "/cost/" + one + "/price", "version", version, "price", "11.20/box");
+      assertTrue(wrong.contains("value=\"11.20/box\""), "what was typed stays");
+      assertEquals(priceOf(one), "to come");
+      typed("ines", one, version, "11.20/kg");
+      assertEquals(priceOf(one), "11.2000000000");
+      typed("ines", one, version, "1.20/kg");
+      assertEquals(priceOf(one), "11.2000000000", "once");
+    }
+  }
+
+  private MockHttpServletResponse typed(String who, long lot, String version, String price)
+      throws Exception {
+    return send(who, "/cost/" + lot + "/price", "version", version, "price", price);
+  }
+
   private long received(String who, String price) throws Exception {
+    return received(who, price, "1");
+  }
+
+  private long received(String who, String price, String line) throws Exception {
     String location =
         send(
                 who,
@@ -168,7 +239,7 @@ public class FieldsAndRolesTest extends WithPages {
                 "id",
                 UUID.randomUUID().toString(),
                 "line",
-                "1",
+                line,
                 "species",
                 "hake",
                 "state",
@@ -192,7 +263,7 @@ public class FieldsAndRolesTest extends WithPages {
   }
 
   private String priceOf(long lot) {
-    return jdbc.sql("select price_per_kg from lot where id = ?")
+    return jdbc.sql("select coalesce(price_per_kg::text, 'to come') from lot where id = ?")
         .param(lot)
         .query(String.class)
         .single();

@@ -442,7 +442,9 @@ public class LotsTest extends WithDatabase {
             count,
             Mass.ofKilograms(kilograms),
             Optional.empty(),
-            UnitPrice.ofPerKilogram(ExactMoney.of("11.40", houses.house().formats().currency())),
+            Optional.of(
+                UnitPrice.ofPerKilogram(
+                    ExactMoney.of("11.40", houses.house().formats().currency()))),
             "Grey Skerry Landings",
             Origin.WILD,
             LocalDate.now(clock).minusDays(daysAgo),

@@ -91,7 +91,9 @@ public final class TestLots {
                                     count,
                                     mass,
                                     Optional.of(mass),
-                                    UnitPrice.ofPerKilogram(price, Currency.getInstance("EUR")),
+                                    Optional.of(
+                                        UnitPrice.ofPerKilogram(
+                                            price, Currency.getInstance("EUR"))),
                                     "Holm Sound Boats",
                                     Origin.WILD,
                                     LocalDate.now(ZoneOffset.UTC),

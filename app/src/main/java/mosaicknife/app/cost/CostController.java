@@ -12,6 +12,8 @@ import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.ApartWords;
+import mosaicknife.app.shared.FormReply;
+import mosaicknife.app.shared.FormReply.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Typed;
@@ -22,6 +24,7 @@ import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.quantity.PriceText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -42,6 +45,7 @@ class CostController {
   private final LarderBook larder;
   private final HouseSettings houses;
   private final DishCosts dishes;
+  private final FormReply reply;
   private final Words words;
 
   CostController(
@@ -50,7 +54,9 @@ class CostController {
       LarderBook larder,
       HouseSettings houses,
       DishCosts dishes,
+      FormReply reply,
       Words words) {
+    this.reply = reply;
     this.dishes = dishes;
     this.larder = larder;
     this.words = words;
@@ -101,7 +107,7 @@ class CostController {
 
   /** To the minor unit: by kilogram it is kept with more digits. */
   private static String freightText(LotSheet sheet) {
-    ExactMoney extras = sheet.lot().cost().extras();
+    ExactMoney extras = sheet.lot().extras().times(sheet.lot().invoiced());
     return extras.isPositive()
         ? extras.rounded(RoundingMode.HALF_UP).inMajorUnits().toPlainString()
         : "";
@@ -110,10 +116,7 @@ class CostController {
   /** An empty field takes it away again. */
   private ExactMoney freight(String typed, long id) {
     return Typed.money(
-        typed.isBlank() ? "0" : typed,
-        MOST_FREIGHT,
-        lots.get(id).price().perKilogram().currency(),
-        "freight");
+        typed.isBlank() ? "0" : typed, MOST_FREIGHT, lots.get(id).currency(), "freight");
   }
 
   /** As shown it stays the dish's; another is the lot's from now on. */
@@ -149,5 +152,24 @@ class CostController {
       later.addFlashAttribute("typedFreight", freight);
     }
     return "redirect:/cost/" + id;
+  }
+
+  @PostMapping("/cost/{id}/price")
+  String price(
+      @PathVariable long id,
+      @RequestParam int version,
+      @RequestParam(defaultValue = "") String price,
+      RedirectAttributes later) {
+    Formats formats = houses.house().formats();
+    return reply.after(
+        new Form("/cost/" + id, "typedPrice", Map.of("price", price)),
+        later,
+        () -> {
+          lots.price(
+              id,
+              version,
+              PriceText.parse(price, formats.system().large(), formats.currency()).price());
+          return words.say("cost.said.price-kept");
+        });
   }
 }

@@ -149,7 +149,7 @@ record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
   /** By fish and state. */
   private static List<FactorRow> factors(List<LotSheet> lately, Formats formats) {
     Map<String, List<LotSheet>> byFish = new LinkedHashMap<>();
-    for (LotSheet sheet : lately) {
+    for (LotSheet sheet : lately.stream().filter(one -> one.lot().price().isPresent()).toList()) {
       byFish
           .computeIfAbsent(
               sheet.lot().species().code() + " " + sheet.lot().state(), key -> new ArrayList<>())
@@ -160,7 +160,7 @@ record DishesView(List<DishRow> dishes, List<FactorRow> factors) {
 
   private static Optional<FactorRow> factorRow(List<LotSheet> of, Formats formats) {
     LotSheet newest = of.get(0);
-    UnitPrice price = newest.lot().cost().price();
+    UnitPrice price = newest.lot().price().orElseThrow();
     List<CostSheet> costs =
         of.stream().flatMap(sheet -> sheet.costs(sheet.lot().costingMethod()).stream()).toList();
     return FactorRange.of(costs)

@@ -47,16 +47,23 @@ record Plates(LotSheet sheet, Map<Long, Dish> known, ExactMoney labourPerHour) {
         .map(plate -> garnish.map(one -> plate.with(PlateCost.Line.EXTRAS, one)).orElse(plate));
   }
 
+  /** From the purchase to the plate; without a rung while the price is to come. */
   CostLadder ladder() {
-    return CostLadder.of(
-        sheet.breakdown(),
-        sheet.weightsTaken() == sheet.weights(),
-        sheet.lot().cost(),
-        sheet.costs(sheet.lot().costingMethod()),
-        new CostLadder.Table(
-            sheet.plan().labour(labourPerHour),
-            only().flatMap(Dish::garnish),
-            only().flatMap(Dish::price)));
+    return sheet
+        .lot()
+        .cost()
+        .map(
+            cost ->
+                CostLadder.of(
+                    sheet.breakdown(),
+                    sheet.weightsTaken() == sheet.weights(),
+                    cost,
+                    sheet.costs(sheet.lot().costingMethod()),
+                    new CostLadder.Table(
+                        sheet.plan().labour(labourPerHour),
+                        only().flatMap(Dish::garnish),
+                        only().flatMap(Dish::price))))
+        .orElse(new CostLadder(List.of()));
   }
 
   /** The work for one plate, as on every plate of the lot. */

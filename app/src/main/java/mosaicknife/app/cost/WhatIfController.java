@@ -73,7 +73,7 @@ class WhatIfController {
     CostSheet known = costs.get();
     WhatIf what =
         new WhatIf(
-            sheet.lot().cost().total().minus(known.costing().onHeld()),
+            known.cost().total().minus(known.costing().onHeld()),
             known.costing().onMains(),
             sheet.plan().labour(houses.house().labourPerHour()),
             sheet.lot().purchased(),

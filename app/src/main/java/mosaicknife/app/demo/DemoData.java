@@ -367,7 +367,7 @@ class DemoData implements ApplicationRunner {
                 count,
                 Mass.ofKilograms(invoiced),
                 own.isEmpty() ? Optional.empty() : Optional.of(Mass.ofKilograms(own)),
-                price(price),
+                Optional.of(price(price)),
                 supplier,
                 origin,
                 houses.today().minusDays(landedDaysAgo),

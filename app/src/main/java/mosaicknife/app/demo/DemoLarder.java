@@ -145,7 +145,8 @@ class DemoLarder {
                     1,
                     whole,
                     Optional.of(whole),
-                    UnitPrice.ofPerKilogram("11.80", houses.house().formats().currency()),
+                    Optional.of(
+                        UnitPrice.ofPerKilogram("11.80", houses.house().formats().currency())),
                     "Grey Skerry Landings",
                     Origin.WILD,
                     today.minusDays(1),

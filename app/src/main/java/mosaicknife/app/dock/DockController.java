@@ -89,8 +89,7 @@ class DockController {
           .ifPresent(
               order ->
                   model.addAttribute(
-                      "form",
-                      ReceiptForm.expected(order, lineId, !reader.isPriceAgreed(form.line()))));
+                      "form", ReceiptForm.expected(order, lineId, reader.takesPrice())));
     }
     return page(model, Map.of());
   }
@@ -145,7 +144,7 @@ class DockController {
         .filter(species -> !offered.contains(species))
         .ifPresent(species -> offered.add(0, species));
     model.addAttribute("found", offered);
-    model.addAttribute("priceAgreed", form != null && reader.isPriceAgreed(form.line()));
+    model.addAttribute("takesPrice", reader.takesPrice());
     model.addAttribute("methods", CatchMethod.values());
     model.addAttribute("killings", Killing.values());
     model.addAttribute("states", State.values());

@@ -65,18 +65,17 @@ public class ReceiptReader {
   }
 
   /**
-   * Returns whether the price of a delivery is the agreed one, because the person may not see it.
+   * Returns whether a price is shown to and taken from the person: who sees none sets none.
    *
-   * @param line the order line it came for, as typed
-   * @return true if no price is shown or taken from the form
+   * @return false if the price is the agreed one, or to come
    */
-  boolean isPriceAgreed(String line) {
-    return agreed(line).isPresent();
+  boolean takesPrice() {
+    return current.may(Permission.SEE_COSTS);
   }
 
   private Optional<UnitPrice> agreed(String line) {
     OptionalLong number = line(line);
-    if (number.isEmpty() || current.may(Permission.SEE_COSTS)) {
+    if (number.isEmpty()) {
       return Optional.empty();
     }
     return orders.findByLine(number.getAsLong()).stream()
@@ -123,8 +122,11 @@ public class ReceiptReader {
             "own",
             problems,
             () -> form.own().isBlank() ? Optional.empty() : Optional.of(mass(form.own(), formats)));
-    Optional<UnitPrice> price =
-        field("price", problems, () -> agreed(form.line()).orElseGet(() -> price(form, formats)));
+    Optional<Optional<UnitPrice>> price =
+        field(
+            "price",
+            problems,
+            () -> takesPrice() ? Optional.of(price(form, formats)) : known(form, formats));
     Optional<String> supplier = field("supplier", problems, () -> supplier(form));
     Optional<Long> venue = field("venue", problems, () -> Typed.id(form.venue(), "venue"));
     Optional<Origin> origin =
@@ -243,9 +245,17 @@ public class ReceiptReader {
     return MassText.parse(typed, formats.system().large()).mass();
   }
 
+  private Optional<UnitPrice> known(ReceiptForm form, Formats formats) {
+    return form.isOwnCatch() ? Optional.of(nothing(formats)) : agreed(form.line());
+  }
+
+  private static UnitPrice nothing(Formats formats) {
+    return UnitPrice.ofPerKilogram(ExactMoney.zero(formats.currency()));
+  }
+
   private static UnitPrice price(ReceiptForm form, Formats formats) {
     return form.isOwnCatch() && form.price().isBlank()
-        ? UnitPrice.ofPerKilogram(ExactMoney.zero(formats.currency()))
+        ? nothing(formats)
         : PriceText.parse(form.price(), formats.system().large(), formats.currency()).price();
   }
 

@@ -117,7 +117,7 @@ public class ClaimSettler {
             .filter(claim -> except.isEmpty() || claim.id() != except.getAsLong())
             .filter(claim -> claim.status() != Claim.Status.DROPPED)
             .map(Claim::amount)
-            .reduce(ExactMoney.zero(lot.price().perKilogram().currency()), ExactMoney::plus);
+            .reduce(ExactMoney.zero(lot.currency()), ExactMoney::plus);
     Refusal.ifFound(LotRules.claim(lot.receipt(), mass, amount, others));
   }
 

@@ -73,9 +73,7 @@ class LotEntity {
   private Mass own;
 
   @Embedded
-  @AttributeOverride(
-      name = "perKilogram",
-      column = @Column(name = "price_per_kg", updatable = false))
+  @AttributeOverride(name = "perKilogram", column = @Column(name = "price_per_kg"))
   @AttributeOverride(name = "currency", column = @Column(name = "currency", updatable = false))
   private StoredPrice price;
 
@@ -153,14 +151,15 @@ class LotEntity {
       long venueId,
       Long supplierId,
       long receivedBy,
-      Instant receivedAt) {
+      Instant receivedAt,
+      Currency currency) {
     this.clientId = clientId;
     this.species = receipt.species().code();
     this.state = receipt.state();
     this.fishCount = receipt.fish();
     this.invoiced = receipt.invoiced();
     this.own = receipt.own().orElse(null);
-    this.price = StoredPrice.of(receipt.price());
+    this.price = StoredPrice.of(receipt.price(), currency);
     this.venueId = venueId;
     this.supplierId = supplierId;
     this.origin = receipt.origin();
@@ -188,7 +187,8 @@ class LotEntity {
 
   /** A lot of some of its fish, received with it. */
   LotEntity takenOut(UUID sentAs, Receipt taken) {
-    LotEntity lot = new LotEntity(sentAs, taken, venueId, supplierId, receivedBy, receivedAt);
+    LotEntity lot =
+        new LotEntity(sentAs, taken, venueId, supplierId, receivedBy, receivedAt, currency());
     lot.serving = serving;
     lot.costingMethod = costingMethod;
     lot.extrasPerKilogram = extrasPerKilogram;
@@ -225,6 +225,11 @@ class LotEntity {
 
   void costBy(CostingMethod method) {
     costingMethod = method;
+  }
+
+  /** What it cost, written down after it came. */
+  void priceAt(UnitPrice known) {
+    price = StoredPrice.of(known);
   }
 
   /** Shares freight, ice and boxes out to its kilograms. */
@@ -292,7 +297,7 @@ class LotEntity {
             fishCount,
             invoiced,
             Optional.ofNullable(own),
-            price.price(),
+            price.known(),
             supplier,
             origin,
             landedOn,

@@ -33,6 +33,7 @@ import mosaicknife.core.lot.Venue;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.Plausible;
 import mosaicknife.core.safety.RawPapers;
 import org.springframework.context.ApplicationEventPublisher;
@@ -117,7 +118,8 @@ public class LotRegister {
             venue.id(),
             supplier,
             current.get().id(),
-            clock.instant());
+            clock.instant(),
+            houses.house().formats().currency());
     received.costBy(houses.house().costingMethod());
     LotEntity stored = lots.saveAndFlush(received);
     Lot lot = toLot(stored);
@@ -368,6 +370,23 @@ public class LotRegister {
           Refusal.ifFound(LotRules.portion(wanted.target()));
           lot.serve(wanted);
         });
+  }
+
+  /**
+   * Writes down the price of a lot that was received by somebody who sees none.
+   *
+   * @param id the lot number
+   * @param version the version the page showed
+   * @param price the price per mass
+   * @throws Refusal if the page was stale or the lot has a price
+   */
+  @PreAuthorize("hasAuthority('SEE_COSTS')")
+  public void price(long id, int version, UnitPrice price) {
+    LotEntity lot = fresh(id, version);
+    if (toLot(lot).price().isPresent()) {
+      throw Refusal.ofStale("lot.problem.price-known");
+    }
+    lot.priceAt(price);
   }
 
   /**

@@ -69,8 +69,7 @@ public class LotParts {
   @Transactional(readOnly = true)
   public Map<Long, List<Part>> of(Collection<Lot> wanted) {
     Map<Long, Currency> currencies =
-        wanted.stream()
-            .collect(Collectors.toMap(Lot::id, lot -> lot.price().perKilogram().currency()));
+        wanted.stream().collect(Collectors.toMap(Lot::id, Lot::currency));
     return parts.findByLotIdInOrderByNumber(currencies.keySet()).stream()
         .collect(
             Collectors.groupingBy(
@@ -247,7 +246,7 @@ public class LotParts {
     if (part.slot().equals(other.slot()) || other.isSkipped()) {
       throw Refusal.ofInput("parts.problem.is-not-taken-off-itself", other.name());
     }
-    Currency money = lots.get(lotId).price().perKilogram().currency();
+    Currency money = lots.get(lotId).currency();
     Refusal.ifFound(
         LotRules.staying(part.toPart(kind(part), money), other.toPart(kind(other), money)));
     part.stayOn(other);
@@ -271,7 +270,7 @@ public class LotParts {
       part.takeOut();
     } else {
       LotPartEntity other = part(lotId, into.get());
-      Currency money = lots.get(lotId).price().perKilogram().currency();
+      Currency money = lots.get(lotId).currency();
       Part itself = part.toPart(kind(part), money);
       boolean isWeighed = weighed.isWeighed(part.id());
       Refusal.ifFound(LotRules.puttingBack(itself, isWeighed, other.toPart(kind(other), money)));

@@ -245,7 +245,7 @@ public class PurposeAssigner {
 
   /** Who may not see what a part is worth neither sets it nor wipes it. */
   private Optional<UnitPrice> value(LotPartEntity part) {
-    return part.value(lots.get(part.lotId()).price().perKilogram().currency());
+    return part.value(lots.get(part.lotId()).currency());
   }
 
   private LotPartEntity openPart(long lotId, String slot, int version) {

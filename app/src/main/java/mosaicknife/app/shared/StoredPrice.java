@@ -5,6 +5,7 @@ import jakarta.persistence.Embeddable;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Currency;
+import java.util.Optional;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.UnitPrice;
 
@@ -39,6 +40,29 @@ public record StoredPrice(@Column(name = "price_per_kg") BigDecimal perKilogram,
    */
   public UnitPrice price() {
     return UnitPrice.ofPerKilogram(new ExactMoney(perKilogram, money()));
+  }
+
+  /**
+   * Returns a price that may be to come, of which only the currency is kept.
+   *
+   * @param price the price, if it is known
+   * @param currency what it is paid in
+   * @return the price per kilogram
+   */
+  public static StoredPrice of(Optional<UnitPrice> price, Currency currency) {
+    return price
+        .map(StoredPrice::of)
+        .orElseGet(() -> new StoredPrice(null, currency.getCurrencyCode()));
+  }
+
+  /**
+   * Returns the price, if it is known.
+   *
+   * @return the price per kilogram; empty while it is to come
+   */
+  public Optional<UnitPrice> known() {
+    return Optional.ofNullable(perKilogram)
+        .map(amount -> UnitPrice.ofPerKilogram(new ExactMoney(amount, money())));
   }
 
   /**

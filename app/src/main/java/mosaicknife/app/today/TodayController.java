@@ -65,7 +65,8 @@ class TodayController {
             larder.onShelves(),
             MOST_SHOWN,
             houses.house(),
-            houses.today()));
+            houses.today(),
+            person.may(Permission.SEE_COSTS)));
     model.addAttribute("upkeep", upkeep.warnings(person.may(Permission.MANAGE_HOUSE)));
     model.addAttribute("clocks", clocks());
     model.addAttribute("more", Math.max(0, lots.countOpen() - MOST_SHOWN));

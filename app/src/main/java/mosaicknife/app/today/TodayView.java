@@ -49,13 +49,19 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
   record Pressing(String kind, String sentence, String link, String action) {}
 
   static TodayView of(
-      List<LotSheet> sheets, List<Item> shelves, int shown, House house, LocalDate today) {
+      List<LotSheet> sheets,
+      List<Item> shelves,
+      int shown,
+      House house,
+      LocalDate today,
+      boolean withPrices) {
     Formats formats = house.formats();
     List<Pressing> ofLots =
         sheets.stream()
             .flatMap(
                 s ->
                     Decision.of(s).stream()
+                        .filter(open -> withPrices || open.what() != Decision.What.PRICE_TO_COME)
                         .map(open -> Map.entry(open.what(), decision(s, open, formats))))
             .sorted(Map.Entry.comparingByKey())
             .map(Map.Entry::getValue)

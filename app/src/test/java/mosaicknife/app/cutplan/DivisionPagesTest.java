@@ -82,7 +82,8 @@ public class DivisionPagesTest extends WithPages {
     assertEquals(three.purchased(), Mass.ofGrams(1680));
     assertEquals(three.each(), List.of(Mass.ofGrams(520), Mass.ofGrams(560), Mass.ofGrams(600)));
     assertEquals(
-        one.cost().total().plus(three.cost().total()), one.price().times(Mass.ofGrams(3080)));
+        one.cost().orElseThrow().total().plus(three.cost().orElseThrow().total()),
+        one.price().orElseThrow().times(Mass.ofGrams(3080)));
     assertTrue(sheets.get(small).find("whole").isPresent(), "the small ones are served whole");
     assertTrue(sheets.get(big).find("whole").isEmpty(), "the big one is not");
     assertTrue(sheets.get(big).find("fillet-left").isPresent());

@@ -92,7 +92,7 @@ public class DockPagesTest extends WithPages {
             fish,
             Mass.ofKilograms(invoiced),
             own,
-            price("10.00"),
+            Optional.of(price("10.00")),
             "Grey Skerry Landings",
             Origin.WILD,
             LocalDate.now(clock),
@@ -311,7 +311,8 @@ public class DockPagesTest extends WithPages {
                   "one fish is missing");
           long claim = claims.ask(lot, half);
           assertEquals(claims.ask(lot, half), claim, "sent twice is once");
-          assertEquals(money(lots.get(lot).cost().total()), "40.00", "asked is not credited");
+          assertEquals(
+              money(lots.get(lot).cost().orElseThrow().total()), "40.00", "asked is not credited");
           assertEquals(money(claims.of(lot).get(0).amount()), "5.00", "500 g at 10.00");
           int version = claims.of(lot).get(0).version();
           Refusal elsewhere =
@@ -320,7 +321,7 @@ public class DockPagesTest extends WithPages {
                   () -> claims.settle(1, claim, version, Claim.Status.CREDITED, euros("4.20")));
           assertEquals(elsewhere.kind(), Refusal.Kind.MISSING, "at the address of another lot");
           claims.settle(lot, claim, version, Claim.Status.CREDITED, euros("4.20"));
-          assertEquals(money(lots.get(lot).cost().total()), "35.80");
+          assertEquals(money(lots.get(lot).cost().orElseThrow().total()), "35.80");
           Refusal stale =
               expectThrows(
                   Refusal.class,
@@ -338,7 +339,7 @@ public class DockPagesTest extends WithPages {
           assertTrue(
               lots.newest().stream()
                   .filter(l -> l.id() == lot)
-                  .allMatch(l -> money(l.cost().total()).equals("35.80")),
+                  .allMatch(l -> money(l.cost().orElseThrow().total()).equals("35.80")),
               "the list costs the same as the lot");
         });
     byte[] sheet =
@@ -497,7 +498,8 @@ public class DockPagesTest extends WithPages {
                       line.fish() - 1,
                       each.multipliedBy(line.fish() - 1),
                       Optional.empty(),
-                      UnitPrice.ofPerKilogram(line.price().perKilogram().plus(euros("0.50"))),
+                      Optional.of(
+                          UnitPrice.ofPerKilogram(line.price().perKilogram().plus(euros("0.50")))),
                       order.supplier(),
                       Origin.WILD,
                       LocalDate.now(clock),
@@ -691,7 +693,7 @@ public class DockPagesTest extends WithPages {
       ""
     };
     String refused =
-        send("tobiah", "/dock/receive", fields).getContentAsString(StandardCharsets.UTF_8);
+        send("ines", "/dock/receive", fields).getContentAsString(StandardCharsets.UTF_8);
     assertTrue(refused.contains("3 things are missing"), refused);
     fields[fields.length - 1] = "yes";
     String where = send("tobiah", "/dock/receive", fields).getRedirectedUrl();
@@ -703,7 +705,7 @@ public class DockPagesTest extends WithPages {
         houses.suppliers().stream().noneMatch(one -> one.name().equals("Own catch")),
         "it is no supplier");
     assertTrue(page("ines", "/dock/" + lot).contains("Own catch"));
-    assertFalse(lots.get(lot).price().perKilogram().isPositive());
+    assertFalse(lots.get(lot).price().orElseThrow().perKilogram().isPositive());
     for (String station : new String[] {"plan", "bench", "cost", "uses", "dock"}) {
       assertTrue(page("ines", "/" + station + "/" + lot).contains("Mackerel"), station);
     }

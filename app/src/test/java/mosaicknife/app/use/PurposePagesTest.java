@@ -293,7 +293,8 @@ public class PurposePagesTest extends WithDatabase {
             1,
             Mass.ofKilograms("4.860"),
             Optional.empty(),
-            UnitPrice.ofPerKilogram(ExactMoney.of("11.40", Currency.getInstance("EUR"))),
+            Optional.of(
+                UnitPrice.ofPerKilogram(ExactMoney.of("11.40", Currency.getInstance("EUR")))),
             "Grey Skerry Landings",
             Origin.WILD,
             LocalDate.now(ZoneOffset.UTC),

@@ -10,6 +10,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.breakdown.Node;
 import mosaicknife.core.cost.CostSheet;
 import mosaicknife.core.cost.Costing;
+import mosaicknife.core.cost.LotCost;
 import mosaicknife.core.lot.LeafId;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
@@ -69,10 +70,12 @@ public record LotMoney(
    *
    * @param sheet the lot
    * @param went where grams went that were put on a shelf
-   * @return where its money is; all of it at the board while no part carries any
+   * @return where its money is; all of it at the board while no part carries any, none while the
+   *     price is to come
    */
   public static LotMoney of(LotSheet sheet, List<Went> went) {
-    ExactMoney total = sheet.lot().cost().total();
+    ExactMoney total =
+        sheet.lot().cost().map(LotCost::total).orElse(ExactMoney.zero(sheet.lot().currency()));
     Map<String, ExactMoney> perSlot =
         sheet
             .costs(sheet.lot().costingMethod())

@@ -28,7 +28,9 @@ public record Decision(What what, Optional<Mass> mass, List<LotPart> parts) {
     /** Clearly less came than was invoiced: a claim does not wait. */
     CAME_SHORT(Station.DOCK),
     /** Weighed parts have no purpose. */
-    PURPOSE_OPEN(Station.USES);
+    PURPOSE_OPEN(Station.USES),
+    /** Nobody who sees prices wrote down what it cost. */
+    PRICE_TO_COME(Station.COST);
 
     private final Station station;
 
@@ -80,6 +82,9 @@ public record Decision(What what, Optional<Mass> mass, List<LotPart> parts) {
     }
     if (sheet.lot().receipt().isShortDelivery()) {
       decisions.add(new Decision(What.CAME_SHORT, sheet.lot().receipt().shortfall(), List.of()));
+    }
+    if (sheet.lot().price().isEmpty()) {
+      decisions.add(new Decision(What.PRICE_TO_COME, Optional.empty(), List.of()));
     }
     return decisions;
   }

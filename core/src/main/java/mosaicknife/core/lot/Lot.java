@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Comparator;
+import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -130,11 +131,20 @@ public record Lot(
   }
 
   /**
+   * Returns what it is paid in.
+   *
+   * @return the currency
+   */
+  public Currency currency() {
+    return extras.perKilogram().currency();
+  }
+
+  /**
    * Returns the price.
    *
-   * @return the price per mass
+   * @return the price per mass; empty while it is to come
    */
-  public UnitPrice price() {
+  public Optional<UnitPrice> price() {
     return receipt.price();
   }
 
@@ -232,10 +242,10 @@ public record Lot(
   /**
    * Returns what the lot cost: the invoice, whatever the own scale says, less what is credited.
    *
-   * @return the cost
+   * @return the cost; empty while the price is to come
    */
-  public LotCost cost() {
-    return new LotCost(price(), invoiced(), extras.times(invoiced()), credited);
+  public Optional<LotCost> cost() {
+    return price().map(price -> new LotCost(price, invoiced(), extras.times(invoiced()), credited));
   }
 
   /**

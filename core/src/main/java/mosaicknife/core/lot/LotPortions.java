@@ -14,6 +14,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.buying.Counts;
 import mosaicknife.core.buying.FishPortions;
+import mosaicknife.core.cost.LotCost;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.Plate;
 import mosaicknife.core.portion.Serving;
@@ -270,9 +271,13 @@ public final class LotPortions {
    *     fish; and what one costs
    */
   public Plate planned(CutPlan plan, ExactMoney labourPerHour) {
-    return odds(plan)
-        .map(odds -> plan.plate(odds.quantile(0.5), lot.cost().total(), labourPerHour))
-        .orElseGet(() -> plan.plate(this::servingOf, lot.cost().total(), labourPerHour));
+    ExactMoney cost =
+        lot.cost().map(LotCost::total).orElse(ExactMoney.zero(labourPerHour.currency()));
+    Plate plate =
+        odds(plan)
+            .map(odds -> plan.plate(odds.quantile(0.5), cost, labourPerHour))
+            .orElseGet(() -> plan.plate(this::servingOf, cost, labourPerHour));
+    return lot.cost().isPresent() ? plate : new Plate(plate.portions(), Optional.empty());
   }
 
   private Serving servingOf(PartSlot slot) {

@@ -58,6 +58,8 @@ public enum LotProblem {
   CLAIM_ABOVE_LOT,
   /** A claim without mass or amount. */
   CLAIM_WITHOUT_FIGURE,
+  /** What a lot without a price yet is worth is not known. */
+  CLAIM_BEFORE_PRICE,
   /** A claim worth nothing. */
   CLAIM_OF_NOTHING,
   /** All claims together are worth more than the lot cost. */

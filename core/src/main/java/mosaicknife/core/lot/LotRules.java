@@ -383,7 +383,7 @@ public final class LotRules {
    */
   public static Optional<ExactMoney> claimed(
       Receipt receipt, Optional<Mass> mass, Optional<ExactMoney> amount) {
-    return amount.or(() -> mass.map(receipt.price()::times));
+    return amount.or(() -> mass.flatMap(about -> receipt.price().map(price -> price.times(about))));
   }
 
   /**
@@ -400,13 +400,16 @@ public final class LotRules {
     if (mass.filter(m -> m.compareTo(receipt.invoiced()) > 0).isPresent()) {
       return found(LotProblem.CLAIM_ABOVE_LOT, "mass");
     }
+    if (receipt.price().isEmpty()) {
+      return found(LotProblem.CLAIM_BEFORE_PRICE, "amount");
+    }
     if (amount.isEmpty()) {
       return found(LotProblem.CLAIM_WITHOUT_FIGURE, "amount");
     }
     if (!amount.get().isPositive()) {
       return found(LotProblem.CLAIM_OF_NOTHING, "amount");
     }
-    ExactMoney cost = receipt.price().times(receipt.invoiced());
+    ExactMoney cost = receipt.price().get().times(receipt.invoiced());
     return others.plus(amount.get()).compareTo(cost) > 0
         ? found(LotProblem.CLAIMS_ABOVE_COST, "amount")
         : Optional.empty();

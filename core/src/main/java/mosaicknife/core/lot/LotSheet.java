@@ -852,15 +852,15 @@ public record LotSheet(
    * Returns what the lot costs by a costing method.
    *
    * @param method the method
-   * @return the costs; empty while a main cut is not weighed, no part is for the plate, or none
-   *     carries cost
+   * @return the costs; empty while the price is to come, a main cut is not weighed, no part is for
+   *     the plate, or none carries cost
    */
   public Optional<CostSheet> costs(CostingMethod method) {
-    if (!mainsToCome().isEmpty()) {
+    if (lot.cost().isEmpty() || !mainsToCome().isEmpty()) {
       return Optional.empty();
     }
     Map<String, UnitPrice> worth = method == CostingMethod.BY_PRODUCT_CREDIT ? earned() : values();
-    return CostSheet.of(method, breakdown, lot.cost(), worth, heldMains(), portions());
+    return CostSheet.of(method, breakdown, lot.cost().get(), worth, heldMains(), portions());
   }
 
   /**
@@ -890,7 +890,7 @@ public record LotSheet(
         .map(
             costs -> {
               // what is kept for another day is no cost of tonight's plates
-              ExactMoney fish = lot.cost().total().minus(costs.costing().onHeld());
+              ExactMoney fish = costs.cost().total().minus(costs.costing().onHeld());
               ExactMoney carried = costs.costing().onMains().minus(fish);
               return PlateCost.of(
                       fish.dividedBy(portions), plan.labour(labourPerHour).dividedBy(portions))
@@ -909,7 +909,7 @@ public record LotSheet(
     return costs(lot.costingMethod())
         .flatMap(
             costs -> {
-              ExactMoney fish = lot.cost().total().minus(costs.costing().onHeld());
+              ExactMoney fish = costs.cost().total().minus(costs.costing().onHeld());
               ExactMoney carried = fish.minus(costs.costing().onMains());
               Mass tonight = ofTonight();
               return costs.mains().compareTo(tonight) > 0
@@ -951,9 +951,9 @@ public record LotSheet(
         .map(CostSheet::ediblePrice)
         .or(
             () ->
-                plan.mains().isPositive()
-                    ? Optional.of(lot.cost().total().per(plan.mains()))
-                    : Optional.empty());
+                lot.cost()
+                    .filter(cost -> plan.mains().isPositive())
+                    .map(cost -> cost.total().per(plan.mains())));
   }
 
   /**

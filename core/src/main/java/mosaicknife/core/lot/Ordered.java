@@ -131,10 +131,13 @@ public record Ordered(
     } else {
       bought(lot, all, found);
     }
-    if (lot.price().compareTo(price) > 0) {
-      ExactMoney more = lot.price().times(lot.invoiced()).minus(price.times(lot.invoiced()));
-      found.add(Finding.of(Mismatch.PRICE_ABOVE, lot.price(), price, more));
-    }
+    lot.price()
+        .filter(paid -> paid.compareTo(price) > 0)
+        .ifPresent(
+            paid -> {
+              ExactMoney more = paid.times(lot.invoiced()).minus(price.times(lot.invoiced()));
+              found.add(Finding.of(Mismatch.PRICE_ABOVE, paid, price, more));
+            });
     return found;
   }
 

@@ -20,7 +20,8 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param fish how many fish, from 1
  * @param invoiced the mass on the invoice: what is paid for
  * @param own the mass on the own scale, if it was weighed
- * @param price the price per mass
+ * @param price the price per mass; empty while it is to come, as whoever received it may not see
+ *     prices
  * @param supplier the name of the supplier; empty for what the house caught itself
  * @param origin wild or farmed
  * @param landedOn when it was landed or harvested
@@ -33,7 +34,7 @@ public record Receipt(
     int fish,
     Mass invoiced,
     Optional<Mass> own,
-    UnitPrice price,
+    Optional<UnitPrice> price,
     String supplier,
     Origin origin,
     LocalDate landedOn,
@@ -128,10 +129,10 @@ public record Receipt(
   /**
    * Returns what the shortfall is worth at the purchase price.
    *
-   * @return the money, negative if more came; empty if the lot was not weighed
+   * @return the money, negative if more came; empty if the lot was not weighed or has no price yet
    */
   public Optional<ExactMoney> shortfallWorth() {
-    return shortfall().map(price::times);
+    return shortfall().flatMap(mass -> price.map(known -> known.times(mass)));
   }
 
   /**

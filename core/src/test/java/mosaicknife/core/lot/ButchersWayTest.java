@@ -211,7 +211,8 @@ public class ButchersWayTest {
     assertTrue(0.6 * side < 0.130 && 1.4 * side > 0.130, "one side is " + side + " of the fish");
     ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
     Serving target = Serving.slices(Mass.ofGrams(130));
-    long planned = sheet.plan().plate(target, sheet.lot().cost().total(), hour).portions();
+    long planned =
+        sheet.plan().plate(target, sheet.lot().cost().orElseThrow().total(), hour).portions();
     long sidesOfTheLast = (long) Math.floor(1400 * side / 130);
     assertEquals(planned, 2 * sidesOfTheLast);
     // weighed together, the three small ones still give none
@@ -258,7 +259,8 @@ public class ButchersWayTest {
       ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
       assertEquals(
           sheet.portions().count(),
-          plan.plate(sheet.plates().serving(), sheet.lot().cost().total(), hour).portions(),
+          plan.plate(sheet.plates().serving(), sheet.lot().cost().orElseThrow().total(), hour)
+              .portions(),
           species + " " + route + " " + kilograms);
     }
   }
@@ -269,7 +271,10 @@ public class ButchersWayTest {
     LotSheet sheet = lot.sheet();
     ExactMoney hour = ExactMoney.of("24", TestLot.EUR);
     long planned =
-        sheet.plan().plate(sheet.plates().serving(), sheet.lot().cost().total(), hour).portions();
+        sheet
+            .plan()
+            .plate(sheet.plates().serving(), sheet.lot().cost().orElseThrow().total(), hour)
+            .portions();
     Counts odds = sheet.plates().odds().orElseThrow();
     assertTrue(odds.quantile(0.1) <= planned && planned <= odds.quantile(0.9) + 1);
     assertTrue(odds.quantile(0.9) > odds.quantile(0.1), "fish of a kind differ");

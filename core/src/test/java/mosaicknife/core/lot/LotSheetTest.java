@@ -87,7 +87,9 @@ public class LotSheetTest {
     }
     LotSheet sheet = lot.sheet();
     PlateCost promised =
-        plan.plate(sheet.plates().serving(), sheet.lot().cost().total(), hour).cost().orElseThrow();
+        plan.plate(sheet.plates().serving(), sheet.lot().cost().orElseThrow().total(), hour)
+            .cost()
+            .orElseThrow();
     PlateCost worked = sheet.plate(hour).orElseThrow();
     assertEquals(worked.lines().get(Line.FISH), promised.lines().get(Line.FISH));
     assertEquals(worked.lines().get(Line.LABOUR), promised.lines().get(Line.LABOUR));
@@ -235,7 +237,7 @@ public class LotSheetTest {
   public void theWholeComesFromTheOwnScaleAndTheCostFromTheInvoice() {
     LotSheet sheet = new TestLot("hake", State.GUTTED, 1, "4.860", "4.600").sheet();
     assertEquals(sheet.breakdown().purchased(), Mass.ofGrams(4600));
-    assertEquals(sheet.lot().cost().total().amount().doubleValue(), 48.60, 1e-9);
+    assertEquals(sheet.lot().cost().orElseThrow().total().amount().doubleValue(), 48.60, 1e-9);
   }
 
   @Test

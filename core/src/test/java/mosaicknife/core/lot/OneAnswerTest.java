@@ -63,7 +63,7 @@ public class OneAnswerTest {
   private static void money(LotSheet sheet, long plates, Mass eaten, String at) {
     Optional<CostSheet> costs = sheet.costs(CostingMethod.ALL_ON_THE_MAINS);
     assertEquals(costs.map(CostSheet::mains), Optional.of(eaten), at);
-    ExactMoney all = sheet.lot().cost().total();
+    ExactMoney all = sheet.lot().cost().orElseThrow().total();
     assertEquals(
         costs.orElseThrow().portionByCount(),
         plates == 0 ? Optional.empty() : Optional.of(all.dividedBy(plates)),

@@ -38,8 +38,8 @@ public class PlateCostsTest {
     // 48.60 and 0.50 on each of 4.860 kg
     LotSheet sheet =
         hake().freight("0.50").decide(Purpose.PLATE, "fillet-left", "fillet-right").sheet();
-    assertEquals(two(sheet.lot().cost().extras()), "2.43");
-    assertEquals(two(sheet.lot().cost().total()), "51.03");
+    assertEquals(two(sheet.lot().cost().orElseThrow().extras()), "2.43");
+    assertEquals(two(sheet.lot().cost().orElseThrow().total()), "51.03");
     Contender contender = sheet.contender(HOUR).orElseThrow();
     assertEquals(two(contender.paid()), "51.03");
     assertEquals(contender.plates(Serving.slices(Mass.ofGrams(180))), 14);

@@ -55,7 +55,7 @@ public final class TestLot {
             fish,
             kilograms(invoiced),
             own.isEmpty() ? Optional.empty() : Optional.of(kilograms(own)),
-            UnitPrice.ofPerKilogram("10.00", EUR),
+            Optional.of(UnitPrice.ofPerKilogram("10.00", EUR)),
             "Grey Skerry Landings",
             Origin.WILD,
             TODAY,

@@ -107,11 +107,14 @@ public class TreeTest {
     TestLot lot = withPieces(albacore(), "loin-top-left").portion("160");
     LotSheet sheet = lot.sheet();
     long planned =
-        sheet.plan().plate(sheet.plates().serving(), sheet.lot().cost().total(), hour).portions();
+        sheet
+            .plan()
+            .plate(sheet.plates().serving(), sheet.lot().cost().orElseThrow().total(), hour)
+            .portions();
     long uncut =
         before
             .plan()
-            .plate(before.plates().serving(), before.lot().cost().total(), hour)
+            .plate(before.plates().serving(), before.lot().cost().orElseThrow().total(), hour)
             .portions();
     long eye = (long) Math.floor(loin * 0.5 / 160);
     long tail = (long) Math.floor(loin * 0.14 / 160);
