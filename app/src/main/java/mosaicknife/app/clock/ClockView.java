@@ -135,6 +135,9 @@ record ClockView(Gathered day, Schedule schedule, Formats formats) {
   List<String> broken() {
     List<String> said = new ArrayList<>();
     day.unsure().forEach(pot -> said.add(formats.say("clock.said.never-cold", pot)));
+    if (day.beyond() > 0) {
+      said.add(formats.say("clock.said.lots-beyond", day.beyond()));
+    }
     if (schedule.given().contains(Schedule.Given.PINS)) {
       said.add(formats.say("clock.said.pins-do-not-fit"));
     }

@@ -31,6 +31,7 @@ final class Gathering {
   private final Map<EquipmentId, String> equipment = new LinkedHashMap<>();
   private final Map<TaskId, About> about = new HashMap<>();
   private final List<String> unsure = new ArrayList<>();
+  private int beyond;
   private final Map<TaskId, String> batches = new HashMap<>();
   private final List<WayOut.Other> others = new ArrayList<>();
 
@@ -75,6 +76,7 @@ final class Gathering {
    * @param about what is known of each task
    * @param services the services ahead, by time
    * @param unsure what nobody can say the end of
+   * @param beyond how many lots are not on the plan
    * @param batches what the groups of tasks are called
    * @param others other ways to do them
    */
@@ -85,6 +87,7 @@ final class Gathering {
       Map<TaskId, About> about,
       List<Served> services,
       List<String> unsure,
+      int beyond,
       Map<TaskId, String> batches,
       List<WayOut.Other> others) {
 
@@ -124,6 +127,15 @@ final class Gathering {
   /** Names the batch that tasks of a group belong to. */
   void batch(TaskId group, String name) {
     batches.put(group, name);
+  }
+
+  /**
+   * Says that so many lots are not on the plan.
+   *
+   * @param lots how many, the newest
+   */
+  void beyond(int lots) {
+    beyond = lots;
   }
 
   /** Adds another way to do a batch. */
@@ -181,6 +193,7 @@ final class Gathering {
         about,
         services,
         unsure,
+        beyond,
         batches,
         others);
   }

@@ -1,5 +1,6 @@
 package mosaicknife.app.clock;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import mosaicknife.app.homes.UseBook;
@@ -33,30 +34,32 @@ class LotTasks implements TaskSource {
   @Override
   public void gather(Gathering day) {
     Map<Long, UseBook.Room> rooms = uses.rooms();
-    List<LotSheet> open = sheets.of(lots.open().stream().limit(MOST).toList());
-    for (LotSheet sheet : open) {
+    List<LotSheet> toBreak =
+        sheets.of(lots.open()).stream()
+            .filter(sheet -> sheet.minutesLeft() > 0)
+            .sorted(Comparator.comparing(sheet -> sheet.lot().receivedAt()))
+            .toList();
+    if (toBreak.size() > MOST) {
+      day.beyond(toBreak.size() - MOST);
+    }
+    for (LotSheet sheet : toBreak.stream().limit(MOST).toList()) {
       int minutes = Math.min(sheet.minutesLeft(), Task.LONGEST);
-      if (minutes > 0) {
-        long venue = sheet.lot().venue().id();
-        Task task =
-            Task.of(
-                    TaskId.of(TaskId.Kind.CUT, sheet.lot().id()),
-                    day.words()
-                        .say(
-                            "clock.said.break-down",
-                            sheet.lot().species().name(),
-                            sheet.lot().id()),
-                    minutes)
-                .by(new Hands(venue, Skill.KNIFE))
-                .needing(
-                    day.equipment(
-                        new EquipmentId("BOARD", venue),
-                        day.words().say("clock.said.board-at", sheet.lot().venue().name()),
-                        rooms.get(venue).boards().orElse(1)));
-        day.add(
-            task.dueAt(day.due(venue)),
-            new Gathering.About("/bench/" + sheet.lot().id(), true, false, false));
-      }
+      long venue = sheet.lot().venue().id();
+      Task task =
+          Task.of(
+                  TaskId.of(TaskId.Kind.CUT, sheet.lot().id()),
+                  day.words()
+                      .say("clock.said.break-down", sheet.lot().species().name(), sheet.lot().id()),
+                  minutes)
+              .by(new Hands(venue, Skill.KNIFE))
+              .needing(
+                  day.equipment(
+                      new EquipmentId("BOARD", venue),
+                      day.words().say("clock.said.board-at", sheet.lot().venue().name()),
+                      rooms.get(venue).boards().orElse(1)));
+      day.add(
+          task.dueAt(day.due(venue)),
+          new Gathering.About("/bench/" + sheet.lot().id(), true, false, false));
     }
   }
 }

@@ -35,9 +35,7 @@ import org.springframework.stereotype.Component;
 public class DishCosts {
 
   private static final Duration LATELY = Duration.ofDays(120);
-  private static final int MOST_LOTS = 200;
   private static final Duration DAYS = Duration.ofDays(10);
-  private static final int FEW = 30;
 
   private final DishEditor dishes;
   private final PriceKeeper prices;
@@ -73,7 +71,7 @@ public class DishCosts {
    * @return the dishes, by name
    */
   public List<Passed> passed() {
-    return costed(lately(DAYS, FEW)).stream()
+    return costed(lately(DAYS)).stream()
         .filter(Costed::isPassed)
         .map(
             one ->
@@ -93,13 +91,11 @@ public class DishCosts {
 
   /** The lots of the last months whose plates can be costed, the newest first. */
   List<LotSheet> lately() {
-    return lately(LATELY, MOST_LOTS);
+    return lately(LATELY);
   }
 
-  private List<LotSheet> lately(Duration since, int most) {
-    return sheets
-        .of(lots.since(clock.instant().minus(since)).stream().limit(most).toList())
-        .stream()
+  private List<LotSheet> lately(Duration since) {
+    return sheets.of(lots.since(clock.instant().minus(since))).stream()
         .filter(sheet -> sheet.costs(sheet.lot().costingMethod()).isPresent())
         .toList();
   }

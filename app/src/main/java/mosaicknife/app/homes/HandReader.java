@@ -1,9 +1,9 @@
 package mosaicknife.app.homes;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -108,11 +108,10 @@ public class HandReader {
 
   /** The lots of the last days, open or closed. */
   private List<Lot> lately() {
-    return Stream.concat(lots.open().stream(), lots.newest().stream())
-        .collect(Collectors.toMap(Lot::id, lot -> lot, (a, b) -> a, LinkedHashMap::new))
-        .values()
-        .stream()
-        .filter(lot -> !lot.landedOn().isBefore(houses.today().minusDays(LATELY_DAYS)))
+    LocalDate since = houses.today().minusDays(LATELY_DAYS);
+    // what landed since then was received since then
+    return lots.since(since.atStartOfDay(houses.house().formats().zone()).toInstant()).stream()
+        .filter(lot -> !lot.landedOn().isBefore(since))
         .toList();
   }
 

@@ -18,6 +18,7 @@ import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.FormReply;
 import mosaicknife.app.shared.FormReply.Form;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
@@ -29,6 +30,7 @@ import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.HandId;
+import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.PlanQuestion;
 import mosaicknife.core.use.UsePlan;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -45,6 +47,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class HomesController {
 
   private static final int MOST = 100_000;
+  private static final int ON_A_PAGE = 30;
 
   private final HomePlanner planner;
   private final PlanDesk desk;
@@ -92,13 +95,15 @@ class HomesController {
 
   @TakesLong
   @GetMapping("/uses")
-  String uses(Model model) {
+  String uses(@RequestParam(defaultValue = "1") String page, Model model) {
     PlanQuestion question = planner.question();
+    Paged<OnHand> hand = Paged.of(question.parts(), page(model, page, question.parts()), ON_A_PAGE);
     List<FishUse> fitting = book.fitting(question.parts());
     Map<Long, UseBook.Room> rooms = book.rooms();
     model.addAttribute("makes", list.rows());
     model.addAttribute(
-        "parts", HomeView.parts(question.parts(), List.copyOf(book.uses().values()), formats()));
+        "parts", HomeView.parts(hand.rows(), List.copyOf(book.uses().values()), formats()));
+    model.addAttribute("hand", hand);
     model.addAttribute("wants", HomeView.wants(fitting, houses.venues(), rooms));
     model.addAttribute("rooms", HomeView.rooms(houses.venues(), rooms, formats()));
     model.addAttribute("lastHours", HomeView.lastHours(houses.venues(), rooms));
@@ -109,6 +114,15 @@ class HomesController {
     model.addAttribute("me", current.get().id());
     model.addAttribute("newId", UUID.randomUUID());
     return "homes/homes";
+  }
+
+  /** Where what was typed and refused is, else the page that was asked for. */
+  private static int page(Model model, String asked, List<OnHand> parts) {
+    if (model.getAttribute("typedPart") instanceof Map<?, ?> typed) {
+      List<String> ids = parts.stream().map(part -> part.id().text()).toList();
+      return 1 + Math.max(0, ids.indexOf(String.valueOf(typed.get("part")))) / ON_A_PAGE;
+    }
+    return asked.matches("[0-9]{1,6}") ? Integer.parseInt(asked) : 1;
   }
 
   /** The plan alone: it may take seconds, and the page does not wait for it. */

@@ -27,8 +27,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class LabelController {
 
-  private static final int MOST_LABELS = 60;
-
   private final LarderBook book;
   private final HouseSettings houses;
   private final PeopleRegister people;
@@ -90,8 +88,7 @@ class LabelController {
         codes.isBlank()
             ? book.onShelves()
             : Arrays.stream(codes.split(",")).map(book::read).map(book::get).toList();
-    return paper.sheet(
-        "larder/label-sheet", model(items.stream().limit(MOST_LABELS).toList()), "labels.pdf");
+    return paper.sheet("larder/label-sheet", model(items), "labels.pdf");
   }
 
   @PostMapping("/larder/{code:[0-9A-Z]{5}}/print")

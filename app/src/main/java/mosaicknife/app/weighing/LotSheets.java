@@ -5,17 +5,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.parts.OptionChooser;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Part;
 import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.plan.Choices;
+import mosaicknife.core.plan.CutPlan;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,18 +28,24 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class LotSheets {
 
+  private static final int MOST_KEPT = 1_000;
+
   private final LotRegister lots;
   private final LotParts parts;
   private final OptionChooser options;
   private final WeighingRepository weighings;
   private final PeopleRegister people;
+  private final CatalogueEditor catalogue;
+  private final Map<Long, Known> kept = new ConcurrentHashMap<>();
 
   LotSheets(
       LotRegister lots,
       LotParts parts,
       OptionChooser options,
       WeighingRepository weighings,
-      PeopleRegister people) {
+      PeopleRegister people,
+      CatalogueEditor catalogue) {
+    this.catalogue = catalogue;
     this.lots = lots;
     this.parts = parts;
     this.options = options;
@@ -65,16 +75,46 @@ public class LotSheets {
     Map<Long, List<Part>> partsOf = parts.of(wanted);
     Map<Long, List<Weighing>> standing = standing(ids, partsOf);
     Map<Long, Choices> choices = options.of(ids);
+    Catalogue fish = catalogue.now();
     return wanted.stream()
         .map(
             lot ->
-                LotSheet.of(
-                    lot,
-                    parts.plan(lot, choices.getOrDefault(lot.id(), Choices.USUAL)),
-                    partsOf.getOrDefault(lot.id(), List.of()),
-                    standing.getOrDefault(lot.id(), List.of()),
-                    HouseNorms.STARTING))
+                workedOut(
+                    new Facts(
+                        lot,
+                        choices.getOrDefault(lot.id(), Choices.USUAL),
+                        partsOf.getOrDefault(lot.id(), List.of()),
+                        standing.getOrDefault(lot.id(), List.of()),
+                        fish)))
         .toList();
+  }
+
+  /** All that a sheet follows from. */
+  private record Facts(
+      Lot lot, Choices choices, List<Part> parts, List<Weighing> standing, Catalogue catalogue) {}
+
+  private record Known(Facts facts, LotSheet sheet) {}
+
+  /** A sheet follows from its facts alone: of the same facts it is the same sheet. */
+  private LotSheet workedOut(Facts facts) {
+    Known known = kept.get(facts.lot().id());
+    if (known == null || !known.facts().equals(facts)) {
+      known =
+          new Known(
+              facts,
+              LotSheet.of(
+                  facts.lot(),
+                  CutPlan.of(
+                      facts.lot().toCut(HouseNorms.STARTING), facts.choices(), facts.catalogue()),
+                  facts.parts(),
+                  facts.standing(),
+                  HouseNorms.STARTING));
+      if (kept.size() >= MOST_KEPT) {
+        kept.clear();
+      }
+      kept.put(facts.lot().id(), known);
+    }
+    return known.sheet();
   }
 
   private record Place(long lot, String slot) {}

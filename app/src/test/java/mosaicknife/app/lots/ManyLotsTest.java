@@ -6,12 +6,16 @@ import static org.testng.Assert.assertTrue;
 
 import jakarta.persistence.EntityManagerFactory;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
+import mosaicknife.app.homes.HomePlanner;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.use.HandId;
+import mosaicknife.core.use.OnHand;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -27,6 +31,7 @@ public class ManyLotsTest extends WithPages {
 
   @Autowired private JdbcClient jdbc;
   @Autowired private LotRegister lots;
+  @Autowired private HomePlanner planner;
   @Autowired private PlatformTransactionManager transactions;
   @Autowired private EntityManagerFactory entities;
 
@@ -107,6 +112,101 @@ public class ManyLotsTest extends WithPages {
           String option = "value=\"" + oldest + "\"";
           assertTrue(page("ines", "/kitchen").contains(option), "kitchen work");
         });
+  }
+
+  /** Four hundred open lots with a weighed fillet each, the parts of one that is there. */
+  private void copies(long lot, int copies) {
+    String columns = columns("lot", "id", "client_id");
+    jdbc.sql(
+            "insert into lot (client_id, "
+                + columns
+                + ") select gen_random_uuid(), "
+                + columns
+                + " from lot, generate_series(1, ?) where id = ?")
+        .params(copies, lot)
+        .update();
+    String parts = columns("lot_part", "id", "lot_id", "parent_id");
+    jdbc.sql(
+            "insert into lot_part (lot_id, "
+                + parts
+                + ") select l.id, "
+                + parts.replaceAll("(\\w+)", "p.$1")
+                + " from lot l, lot_part p where l.id > ? and p.lot_id = ?")
+        .params(lot, lot)
+        .update();
+    String weighings = columns("weighing", "id", "part_id", "supersedes");
+    jdbc.sql(
+            "insert into weighing (id, part_id, "
+                + weighings
+                + ") select gen_random_uuid(), p.id, "
+                + weighings.replaceAll("(\\w+)", "w.$1")
+                + " from lot_part p, weighing w join lot_part q on q.id = w.part_id"
+                + " where p.lot_id > ? and q.lot_id = ? and p.slot = q.slot")
+        .params(lot, lot)
+        .update();
+  }
+
+  private String columns(String table, String... but) {
+    return jdbc.sql(
+            "select string_agg(column_name, ', ') from information_schema.columns where table_name ="
+                + " ? and table_schema = current_schema() and column_name <> all (?)")
+        .params(table, but)
+        .query(String.class)
+        .single();
+  }
+
+  @Test
+  public void everyStationCountsFourHundredOpenLotsAndStaysSmall() throws Exception {
+    TestLots house = new TestLots(applicationContext);
+    long lot = house.receive("hake", State.GUTTED, 1, "3.000");
+    house.weighForThePlate(lot, "fillet-left", "0.900 kg", "");
+    withOldLots(
+        0,
+        () -> {
+          jdbc.sql("delete from lot where landed_on < date '2024-02-01'").update();
+          jdbc.sql("update lot set finished_at = null, finished_by = null where id = ?")
+              .param(lot)
+              .update();
+          copies(lot, 399);
+          jdbc.sql("analyze").update();
+          assertEquals(lots.countOpen(), 400);
+          long oldest = oldestOpen();
+          assertEquals(lots.open().size(), 400);
+          String today = page("ines", "/");
+          assertTrue(today.contains("388 more"), "twelve rows, and the others are named");
+          assertTrue(page("ines", "/slice").contains("/" + oldest), "the oldest is on the board");
+          List<OnHand> hand = planner.question().parts();
+          assertEquals(
+              hand.stream()
+                  .map(OnHand::id)
+                  .filter(HandId.Here.class::isInstance)
+                  .map(id -> ((HandId.Here) id).lot())
+                  .filter(id -> id >= lot)
+                  .distinct()
+                  .count(),
+              400L);
+          String uses = page("ines", "/uses?page=2");
+          assertTrue(uses.contains(": " + hand.size() + " parts in all"), uses);
+          assertTrue(
+              page("ines", "/clock/day").contains("360 newer lots wait"), "forty are placed");
+          for (String address :
+              List.of(
+                  "/",
+                  "/slice",
+                  "/uses",
+                  "/kitchen",
+                  "/clock",
+                  "/dock",
+                  "/lots",
+                  "/larder",
+                  "/cost",
+                  "/cost/compare",
+                  "/pot")) {
+            int bytes = page("ines", address).getBytes(StandardCharsets.UTF_8).length;
+            assertTrue(bytes <= 200 * 1024, address + " has " + bytes + " bytes");
+          }
+        });
+    house.close();
   }
 
   @Test
