@@ -160,6 +160,7 @@ public class FieldsAndRolesTest extends WithPages {
     assertFalse(page("tobiah", "/dock/receive?line=1").contains("name=\"price\""));
     long lot = received("tobiah", "0.01/kg");
     assertEquals(priceOf(lot), agreed, "the butcher's hidden field counts for nothing");
+    System.out.println("drilled | a price sent by who sees none, for an order | 1 | 0 | 0 | held");
     assertEquals(priceOf(received("ines", "7.77/kg")), "7.7700000000");
   }
 
@@ -220,6 +221,7 @@ public class FieldsAndRolesTest extends WithPages {
       typed("ines", one, version, "1.20/kg");
       assertEquals(priceOf(one), "11.2000000000", "once");
     }
+    System.out.println("drilled | a price sent by who sees none, no order | 2 | 0 | 0 | held");
   }
 
   private MockHttpServletResponse typed(String who, long lot, String version, String price)

@@ -34,7 +34,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class DishCosts {
 
-  private static final Duration LATELY = Duration.ofDays(120);
+  private static final Duration LATELY = Duration.ofDays(60);
   private static final Duration DAYS = Duration.ofDays(10);
 
   private final DishEditor dishes;

@@ -147,7 +147,8 @@ class LotApi {
       summary = "Receive a lot",
       description =
           "Masses and prices are texts with units, such as '4.860 kg' and '11.40/kg'. Send an id of"
-              + " your own: a lot sent twice is one lot.")
+              + " your own: a lot sent twice is one lot. Of who sees no prices none is taken: it is"
+              + " the agreed one of the order, or to come.")
   LotJson receive(@RequestBody ReceiptForm form) {
     if (ClientIds.find(form.id()).isEmpty()) {
       throw new FieldProblems(Map.of("id", words.say("exchange.problem.id")));
