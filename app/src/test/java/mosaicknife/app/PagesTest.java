@@ -224,7 +224,7 @@ public class PagesTest extends WithDatabase {
                     .param("origin", "")
                     .param("landedOn", "yesterday")
                     .param("note", SCRIPT + "n".repeat(600))
-                    .cookie(session("tobiah"))
+                    .cookie(session("ines"))
                     .with(csrf()))
             .andExpect(status().isUnprocessableContent())
             .andExpect(content().string(not(containsString("<script>alert"))))
