@@ -14,8 +14,6 @@ interface PotBatchRepository extends Repository<PotBatchEntity, Long> {
 
   Optional<PotBatchEntity> findByClientId(UUID clientId);
 
-  List<PotBatchEntity> findTop40ByOrderByIdDesc();
-
   @Query(
       "select b from PotBatchEntity b where not exists (select 1 from PotResultEntity r"
           + " where r.batchId = b.id) and not exists (select 1 from MakingEndEntity e"
