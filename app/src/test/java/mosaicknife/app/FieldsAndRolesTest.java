@@ -12,7 +12,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -21,7 +20,6 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import mosaicknife.app.account.TokenIssuer;
 import mosaicknife.core.anatomy.State;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -46,7 +44,6 @@ public class FieldsAndRolesTest extends WithPages {
 
   @Autowired private ApplicationContext app;
   @Autowired private JdbcClient jdbc;
-  @Autowired private TokenIssuer issuer;
 
   /** What stands for the variables of an address: lots, orders, makings and so on of the demo. */
   private static final List<String> VALUES = List.of("1", "3", "5", "hake", "frame");
@@ -94,13 +91,6 @@ public class FieldsAndRolesTest extends WithPages {
               }
             });
     return paths;
-  }
-
-  private final Map<String, String> tokens = new HashMap<>();
-
-  private String token(String who) {
-    return tokens.computeIfAbsent(
-        who, name -> issuer.issue(name, "port-sallow-demo", "10.5.0.1").token());
   }
 
   private static String textOf(MockHttpServletResponse answer) throws IOException {

@@ -11,6 +11,8 @@ import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
+import mosaicknife.app.account.TokenIssuer;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MvcResult;
@@ -20,7 +22,10 @@ import org.springframework.test.web.servlet.request.MockMultipartHttpServletRequ
 /** Opens pages and sends forms as one of the people of the demo. */
 public abstract class WithPages extends WithDatabase {
 
+  @Autowired private TokenIssuer issuer;
+
   private final Map<String, Cookie> sessions = new HashMap<>();
+  private final Map<String, String> tokens = new HashMap<>();
 
   protected Cookie session(String name) throws Exception {
     if (!sessions.containsKey(name)) {
@@ -45,6 +50,12 @@ public abstract class WithPages extends WithDatabase {
               .orElseThrow());
     }
     return sessions.get(name);
+  }
+
+  /** A token of the API. */
+  protected String token(String name) {
+    return tokens.computeIfAbsent(
+        name, who -> issuer.issue(who, "port-sallow-demo", "10.5.0.1").token());
   }
 
   /** Opens a page and returns its text. */

@@ -107,7 +107,7 @@ class CostController {
 
   /** To the minor unit: by kilogram it is kept with more digits. */
   private static String freightText(LotSheet sheet) {
-    ExactMoney extras = sheet.lot().extras().times(sheet.lot().invoiced());
+    ExactMoney extras = sheet.lot().extrasInAll();
     return extras.isPositive()
         ? extras.rounded(RoundingMode.HALF_UP).inMajorUnits().toPlainString()
         : "";

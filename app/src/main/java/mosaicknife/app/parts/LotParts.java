@@ -14,6 +14,7 @@ import mosaicknife.app.lot.PartWeighedAfterAll;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Lot;
@@ -95,6 +96,18 @@ public class LotParts {
   @Transactional(readOnly = true)
   public CutPlan plan(Lot lot, Choices choices) {
     return layout.plan(lot, choices);
+  }
+
+  /**
+   * Returns the plan of a lot by a catalogue that is at hand.
+   *
+   * @param lot the lot
+   * @param choices its answers to the cutting options
+   * @param fish the catalogue
+   * @return the plan
+   */
+  public static CutPlan plan(Lot lot, Choices choices, Catalogue fish) {
+    return PartLayout.plan(lot, choices, fish);
   }
 
   /**

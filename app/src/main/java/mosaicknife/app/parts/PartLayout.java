@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
@@ -32,7 +33,12 @@ class PartLayout {
   }
 
   CutPlan plan(Lot lot, Choices choices) {
-    return CutPlan.of(lot.toCut(HouseNorms.STARTING), choices, catalogue.now());
+    return plan(lot, choices, catalogue.now());
+  }
+
+  /** The same by a catalogue that is at hand. */
+  static CutPlan plan(Lot lot, Choices choices, Catalogue fish) {
+    return CutPlan.of(lot.toCut(HouseNorms.STARTING), choices, fish);
   }
 
   /**

@@ -39,7 +39,7 @@ public record StoredPrice(@Column(name = "price_per_kg") BigDecimal perKilogram,
    * @return the price per kilogram
    */
   public UnitPrice price() {
-    return UnitPrice.ofPerKilogram(new ExactMoney(perKilogram, money()));
+    return known().orElseThrow();
   }
 
   /**

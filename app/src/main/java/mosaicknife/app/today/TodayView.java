@@ -61,7 +61,7 @@ record TodayView(List<Row> rows, List<Pressing> decisions, String inside, long p
             .flatMap(
                 s ->
                     Decision.of(s).stream()
-                        .filter(open -> withPrices || open.what() != Decision.What.PRICE_TO_COME)
+                        .filter(open -> withPrices || !open.what().isOfMoney())
                         .map(open -> Map.entry(open.what(), decision(s, open, formats))))
             .sorted(Map.Entry.comparingByKey())
             .map(Map.Entry::getValue)

@@ -19,7 +19,6 @@ import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.Part;
 import mosaicknife.core.lot.Weighing;
 import mosaicknife.core.plan.Choices;
-import mosaicknife.core.plan.CutPlan;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -104,8 +103,7 @@ public class LotSheets {
               facts,
               LotSheet.of(
                   facts.lot(),
-                  CutPlan.of(
-                      facts.lot().toCut(HouseNorms.STARTING), facts.choices(), facts.catalogue()),
+                  LotParts.plan(facts.lot(), facts.choices(), facts.catalogue()),
                   facts.parts(),
                   facts.standing(),
                   HouseNorms.STARTING));

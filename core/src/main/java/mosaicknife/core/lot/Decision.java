@@ -39,6 +39,15 @@ public record Decision(What what, Optional<Mass> mass, List<LotPart> parts) {
     }
 
     /**
+     * Returns whether only who sees prices can decide it.
+     *
+     * @return true of a price
+     */
+    public boolean isOfMoney() {
+      return this == PRICE_TO_COME;
+    }
+
+    /**
      * Returns where it is decided.
      *
      * @return the station

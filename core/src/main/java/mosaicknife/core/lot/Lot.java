@@ -131,6 +131,15 @@ public record Lot(
   }
 
   /**
+   * Returns what freight, ice and boxes of the whole lot cost.
+   *
+   * @return the money, zero or more
+   */
+  public ExactMoney extrasInAll() {
+    return extras.times(invoiced());
+  }
+
+  /**
    * Returns what it is paid in.
    *
    * @return the currency
@@ -245,7 +254,7 @@ public record Lot(
    * @return the cost; empty while the price is to come
    */
   public Optional<LotCost> cost() {
-    return price().map(price -> new LotCost(price, invoiced(), extras.times(invoiced()), credited));
+    return price().map(price -> new LotCost(price, invoiced(), extrasInAll(), credited));
   }
 
   /**
