@@ -87,6 +87,7 @@ public class EveryChangeTest extends WithDatabase {
     Transactional holds = own != null ? own : all;
     return Modifier.isPublic(method.getModifiers())
         && !method.isSynthetic()
+        && !Modifier.isStatic(method.getModifiers())
         && holds != null
         && !holds.readOnly()
         && !AnnotatedElementUtils.hasAnnotation(method, EventListener.class);
