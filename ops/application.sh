@@ -55,15 +55,17 @@ record_classes() {
     nice -n 15 "$JAVA_HOME/bin/java" "${JAVA_FLAGS[@]}" -XX:ArchiveClassesAtExit="$archive.new" \
       -jar "$STATE/run/app/app.jar" >"$STATE/log/record.log" 2>&1 &
     java=$!
-    for ((i = 0; i < 240; i++)); do
+    started=no
+    # it runs behind all else: on a slow machine it takes long, and half a start is worth no archive
+    for ((i = 0; i < 2400; i++)); do
       kill -0 $java 2>/dev/null || break
-      if answers "$port" /up; then answers "$port" /sign-in || true; break; fi
+      if answers "$port" /up && answers "$port" /sign-in; then started=yes; break; fi
       sleep 0.5
     done
     kill $java 2>/dev/null || true
     wait $java || true
     drop_database mosaic_recording
-    [ ! -f "$archive.new" ] || mv "$archive.new" "$archive"
+    if [ $started = yes ] && [ -f "$archive.new" ]; then mv "$archive.new" "$archive"; else rm -f "$archive.new"; fi
   ) </dev/null >/dev/null 2>&1 &
   disown
 }

@@ -67,7 +67,7 @@ verb_bench() {
   with_throw_away_database with-browser durable
   local lines through=yes
   (cd "$ROOT" && mvn -B -Dstyle.color=never --no-transfer-progress -Dquick -fae -pl core,app,e2e -Dtests.jvm=-Xss4m -Dtests.parallel=none \
-    -Dtest='JudgeBenchmarkTest,*Bench' -Dsurefire.failIfNoSpecifiedTests=false -Dtests.needed=false verify) \
+    -Dtest="${1:-JudgeBenchmarkTest,*Bench}" -Dsurefire.failIfNoSpecifiedTests=false -Dtests.needed=false verify) \
     >"$SCRATCH/bench.log" 2>&1 || through=no
   grep -E '( alarm +[0-9.]+ %|^two errors|^called |^risk of ^[0-9]+ weights)' "$SCRATCH/bench.log" || true
   lines=$(grep -E '^measured \|' "$SCRATCH/bench.log" || true)

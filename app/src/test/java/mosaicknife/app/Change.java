@@ -13,6 +13,7 @@ import java.util.Map;
  * A valid example of one form or API call, as {@code changes.txt} writes it.
  *
  * @param who the least of the people who may, or ANYONE, or NOTHING if nothing is changed
+ * @param here whether it changes what is kept at a venue, and so only for those who work there
  * @param mapping the address as the application maps it
  * @param before what is sent or written before
  * @param page the page with the form, or empty
@@ -22,6 +23,7 @@ import java.util.Map;
  */
 record Change(
     String who,
+    boolean here,
     String mapping,
     List<Step> before,
     String page,
@@ -77,7 +79,9 @@ record Change(
         named.put(word[1], steps);
       } else if (!line.startsWith(" ")) {
         steps = new ArrayList<>();
-        changes.add(new Change(word[0], word[1], steps, "", word[1], Map.of(), ""));
+        boolean here = word[1].startsWith("here ");
+        String mapping = word[1].replaceFirst("^here +", "");
+        changes.add(new Change(word[0], here, mapping, steps, "", mapping, Map.of(), ""));
       } else if (word[0].equals("+")) {
         steps.addAll(named.get(word[1]));
       } else if (List.of("page", "to", "with", "json").contains(word[0])) {
@@ -111,6 +115,7 @@ record Change(
   private Change and(String word, String said) {
     return new Change(
         who,
+        here,
         mapping,
         before,
         word.equals("page") ? said : page,

@@ -44,9 +44,9 @@ public class TroubleTest extends WithPages {
     private final List<Connection> taken = new ArrayList<>();
 
     Crowd(int left) throws Exception {
-      int all = database.unwrap(HikariDataSource.class).getMaximumPoolSize();
-      for (int i = left; i < all; i++) {
-        taken.add(database.getConnection());
+      HikariDataSource pool = database.unwrap(HikariDataSource.class);
+      for (int i = left; i < pool.getMaximumPoolSize(); i++) {
+        taken.add(pool.getConnection());
       }
     }
 

@@ -341,6 +341,52 @@ public class OperationDrill {
     }
   }
 
+  /** How far a first start has come. */
+  private enum Phase {
+    DATABASE,
+    TABLES,
+    FIRST_LOT,
+    THIRD_LOT;
+
+    boolean isReached(Machine machine) {
+      Path log = machine.home().resolve("log/app.log");
+      return switch (this) {
+        case DATABASE -> machine.pid("database").isPresent();
+        case TABLES -> says(log, "Progress: ");
+        case FIRST_LOT -> says(log, "Progress: demo data, 1 of");
+        case THIRD_LOT -> says(log, "Progress: demo data, 3 of");
+      };
+    }
+  }
+
+  /** The plug is pulled in each phase, of all there is; the same command does it the next time. */
+  @Test
+  public void aFirstStartThatIsCutOffStartsAgain() throws Exception {
+    int lost = 0;
+    for (Phase phase : Phase.values()) {
+      try (Machine machine = Machine.fresh()) {
+        Process first = machine.begins("demo");
+        while (first.isAlive() && !phase.isReached(machine)) {
+          pause(20, 60);
+        }
+        first.descendants().forEach(ProcessHandle::destroyForcibly);
+        first.destroyForcibly();
+        boolean cut = !machine.isUp();
+        machine.kill("keeper.pid");
+        machine.kill("app.pid");
+        machine.kill("database");
+        Machine.Said said = machine.does("demo");
+        boolean loaded =
+            says(machine.home().resolve("log/app.log"), "data of Saltmarsh Row are loaded");
+        if (!cut || said.code() != 0 || !machine.isUp() || !loaded) {
+          System.out.println(phase + ": " + said.said());
+          lost++;
+        }
+      }
+    }
+    line("first starts cut off, by phase", Phase.values().length, lost, 0, lost == 0);
+  }
+
   /** What was numbered before it was cut off stays numbered: the demo asks for its numbers. */
   @Test
   public void aDemoWhoseLoadIsCutOffLoadsAgain() throws Exception {
@@ -351,7 +397,7 @@ public class OperationDrill {
               () -> {
                 boolean killed = false;
                 while (!killed && !machine.isUp()) {
-                  killed = says(log, "Progress: demo data, 3 of") && machine.kill("app.pid");
+                  killed = Phase.THIRD_LOT.isReached(machine) && machine.kill("app.pid");
                 }
               });
       killer.start();
@@ -365,6 +411,36 @@ public class OperationDrill {
         System.out.println(said.said());
       }
       line("a demo whose load was cut off", 1, again ? 0 : 1, 0, again && was);
+    }
+  }
+
+  /** The start waits while there is work, however slow the machine is. */
+  @Test
+  public void aFirstStartBesideTwentyBusyProcesses() throws Exception {
+    long quiet = secondsToStart();
+    List<Process> busy = new ArrayList<>();
+    try {
+      for (int i = 0; i < 20; i++) {
+        busy.add(new ProcessBuilder("sh", "-c", "while :; do :; done").start());
+      }
+      long loaded = secondsToStart();
+      line(
+          "a first start beside 20 busy processes: %d s (quiet %d s)".formatted(loaded, quiet),
+          1,
+          0,
+          0,
+          true);
+    } finally {
+      busy.forEach(Process::destroyForcibly);
+    }
+  }
+
+  private static long secondsToStart() throws Exception {
+    try (Machine machine = Machine.fresh()) {
+      long began = System.nanoTime();
+      machine.must("demo");
+      assertTrue(machine.isUp(), "it said it was up");
+      return TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - began);
     }
   }
 

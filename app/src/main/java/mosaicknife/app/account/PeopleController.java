@@ -1,5 +1,8 @@
 package mosaicknife.app.account;
 
+import java.util.Optional;
+import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import org.springframework.stereotype.Controller;
@@ -18,10 +21,12 @@ class PeopleController {
   private static final String BACK = "redirect:/house/people";
 
   private final PeopleRegister people;
+  private final HouseSettings houses;
   private final Words words;
 
-  PeopleController(PeopleRegister people, Words words) {
+  PeopleController(PeopleRegister people, HouseSettings houses, Words words) {
     this.people = people;
+    this.houses = houses;
     this.words = words;
   }
 
@@ -29,6 +34,7 @@ class PeopleController {
   String show(Model model) {
     model.addAttribute("people", people.everybody());
     model.addAttribute("roles", Role.values());
+    model.addAttribute("venues", houses.venues());
     return "house/people";
   }
 
@@ -45,6 +51,12 @@ class PeopleController {
   @PostMapping("/house/people/{id}/role")
   String changeRole(@PathVariable long id, @RequestParam Role role) {
     people.changeRole(id, role);
+    return BACK;
+  }
+
+  @PostMapping("/house/people/{id}/venue")
+  String workAt(@PathVariable long id, @RequestParam Optional<Long> venue) {
+    people.workAt(id, venue.map(houses::getVenue).map(Named::id));
     return BACK;
   }
 

@@ -104,6 +104,23 @@ public class PeopleRegister {
   }
 
   /**
+   * Says at which venue a person works: what is kept at others they change no more.
+   *
+   * @param id the person
+   * @param venue the number of the venue; empty for all of them
+   * @throws Refusal if there is no such venue, or the person is an owner
+   */
+  @PreAuthorize("hasAuthority('MANAGE_HOUSE')")
+  public void workAt(long id, Optional<Long> venue) {
+    PersonEntity person = get(id);
+    if (venue.isPresent() && person.role() == Role.OWNER) {
+      throw Refusal.ofInput("account.problem.owner-everywhere", person.toPerson().name());
+    }
+    person.worksAt(venue);
+    signOutEverywhere(person);
+  }
+
+  /**
    * Gives a person a new password and signs them out everywhere.
    *
    * @param id the person

@@ -10,6 +10,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.Optional;
 
 @Entity
 @Table(name = "person")
@@ -26,6 +27,9 @@ class PersonEntity {
 
   @Enumerated(EnumType.STRING)
   private Role role;
+
+  @Column(name = "venue_id")
+  private Long venueId;
 
   @Column(name = "password_hash")
   private String passwordHash;
@@ -59,8 +63,14 @@ class PersonEntity {
     return active;
   }
 
+  /** Empty for every venue. */
+  void worksAt(Optional<Long> venue) {
+    venueId = venue.orElse(null);
+  }
+
   void changeRole(Role newRole) {
     role = newRole;
+    venueId = role == Role.OWNER ? null : venueId;
   }
 
   void changePassword(String hash) {
@@ -76,10 +86,10 @@ class PersonEntity {
   }
 
   Person toPerson() {
-    return new Person(id, signIn, name, role, active);
+    return new Person(id, signIn, name, role, Optional.ofNullable(venueId), active);
   }
 
   SignedIn toSignedIn() {
-    return new SignedIn(id, signIn, name, role, passwordHash, active);
+    return new SignedIn(toPerson(), passwordHash);
   }
 }

@@ -2,6 +2,7 @@ package mosaicknife.app.account;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.security.core.CredentialsContainer;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
@@ -20,15 +21,19 @@ final class SignedIn implements UserDetails, CredentialsContainer {
   /** Needed for the moment of signing in, never stored with the session. */
   private transient String passwordHash;
 
+  /** Null for every venue. */
+  private final Long venue;
+
   private final boolean active;
 
-  SignedIn(long id, String signIn, String name, Role role, String passwordHash, boolean active) {
-    this.id = id;
-    this.signIn = signIn;
-    this.name = name;
-    this.role = role;
+  SignedIn(Person person, String passwordHash) {
+    this.id = person.id();
+    this.signIn = person.signIn();
+    this.name = person.name();
+    this.role = person.role();
+    this.venue = person.venue().orElse(null);
     this.passwordHash = passwordHash;
-    this.active = active;
+    this.active = person.active();
   }
 
   long id() {
@@ -46,7 +51,7 @@ final class SignedIn implements UserDetails, CredentialsContainer {
   }
 
   Person toPerson() {
-    return new Person(id, signIn, name, role, active);
+    return new Person(id, signIn, name, role, Optional.ofNullable(venue), active);
   }
 
   @Override

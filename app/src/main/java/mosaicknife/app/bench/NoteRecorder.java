@@ -72,7 +72,7 @@ public class NoteRecorder {
    * @param slot the part it is about; empty or unknown for the whole lot
    * @param typed what was typed
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public void write(UUID id, long lotId, String slot, String typed) {
     Lot lot = lots.get(lotId);
     String text = PlainText.needed(typed, LONGEST, "note", FieldName.NOTE);
@@ -119,7 +119,7 @@ public class NoteRecorder {
    *
    * @param lotId the lot number
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public void begin(long lotId) {
     if (openings.findById(lotId).isEmpty()) {
       openings.saveAndFlush(new OpeningEntity(lotId, current.get().id(), clock.instant()));

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import mosaicknife.app.account.Here;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
@@ -22,14 +23,17 @@ public class DishEditor {
   private final DishRepository dishes;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
+  private final Here here;
   private final ApplicationEventPublisher events;
 
   DishEditor(
       DishRepository dishes,
       CatalogueEditor catalogue,
       HouseSettings houses,
+      Here here,
       ApplicationEventPublisher events) {
     this.events = events;
+    this.here = here;
     this.dishes = dishes;
     this.catalogue = catalogue;
     this.houses = houses;
@@ -100,11 +104,12 @@ public class DishEditor {
   private DishForm.Understood understood(DishForm form) {
     DishForm.Understood dish = form.understood(catalogue.now(), houses.house().formats());
     houses.getVenue(dish.venue());
+    here.at(dish.venue());
     return dish;
   }
 
   /** Changes a dish. */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.of('DISH', #id)")
   void change(long id, DishForm form) {
     DishEntity dish = fresh(id, form.version());
     DishForm.Understood understood = understood(form);
@@ -133,7 +138,7 @@ public class DishEditor {
    * @param demand how much
    * @throws Refusal if there is no such dish
    */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.of('DISH', #id)")
   public void want(long id, ProfileName profile, Demand demand) {
     DishEntity dish = find(id);
     dish.want(profile, demand);
@@ -141,7 +146,7 @@ public class DishEditor {
   }
 
   /** Takes a dish off; orders that name it stay. */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.of('DISH', #id)")
   void switchOff(long id, int version) {
     DishEntity dish = fresh(id, version);
     dish.switchOff();

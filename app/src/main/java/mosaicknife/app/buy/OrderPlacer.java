@@ -164,7 +164,7 @@ public class OrderPlacer {
    * @param line the line
    * @return the number of the order
    */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.at(#venue)")
   long put(String supplier, long venue, LocalDate deliverOn, OrderLineEntity line) {
     Optional<Long> sentBefore = orders.findByClientId(line.clientId());
     if (sentBefore.isPresent()) {
@@ -192,14 +192,14 @@ public class OrderPlacer {
   }
 
   /** Changes the day and the note of a draft. */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.of('ORDER', #id)")
   void change(long id, int version, LocalDate day, String note) {
     checkDay(day);
     draft(id, version).change(day, PlainText.line(note, LONGEST_NOTE, "note", FieldName.NOTE));
   }
 
   /** Takes a line off a draft; an order without lines is gone. */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.of('ORDER', #id)")
   void dropLine(long id, int version, long lineId) {
     OrderEntity order = draft(id, version);
     order.drop(lineId);
@@ -215,7 +215,7 @@ public class OrderPlacer {
    * @param version the version the page showed
    * @throws Refusal if the page was stale or nothing is on the order
    */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.of('ORDER', #id)")
   public void place(long id, int version) {
     OrderEntity order = draft(id, version);
     if (order.lines().isEmpty()) {
@@ -225,7 +225,7 @@ public class OrderPlacer {
   }
 
   /** Makes a placed order a draft again. */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.of('ORDER', #id)")
   void takeBack(long id, int version) {
     OrderEntity order = fresh(id, version);
     if (order.status() == OrderStatus.CLOSED) {
@@ -239,7 +239,7 @@ public class OrderPlacer {
    *
    * @param id its number
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.of('ORDER', #id)")
   public void close(long id) {
     OrderEntity order = find(id);
     if (order.status() == OrderStatus.PLACED) {

@@ -76,17 +76,17 @@ class Marks {
   }
 
   /** Writes down that it was begun; the second who does is told who was first. */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.ofTask(#task)")
   public void begin(TaskId task) {
     mark(task, "BEGUN", "clock.problem.begun-by");
   }
 
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.ofTask(#task)")
   public void done(TaskId task) {
     mark(task, "DONE", "clock.problem.done-by");
   }
 
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.ofTask(#task)")
   public void drop(TaskId task) {
     mark(task, "DROPPED", "clock.problem.done-by");
   }
@@ -127,7 +127,7 @@ class Marks {
    * @param at when it starts
    * @throws Refusal if that is past, or more than a week ahead
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.ofTask(#task)")
   public void pin(TaskId task, Instant at) {
     Instant now = clock.instant();
     if (at.isBefore(now) || at.isAfter(now.plus(AHEAD))) {
@@ -136,7 +136,7 @@ class Marks {
     pins.saveAndFlush(new ClockPinEntity(task.toString(), at, current.get().id(), now));
   }
 
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.ofTask(#task)")
   public void unpin(TaskId task) {
     pins.saveAndFlush(
         new ClockPinEntity(task.toString(), null, current.get().id(), clock.instant()));

@@ -58,7 +58,7 @@ public class OwnTasks implements TaskSource {
    * @param wish what takes time
    * @throws Refusal if it would have to be over already, or has no name
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.at(#wish.venue())")
   public void add(UUID clientId, Wish wish) {
     houses.getVenue(wish.venue());
     String name = PlainText.needed(wish.name(), LONGEST_NAME, "name", FieldName.NAME);

@@ -126,7 +126,9 @@ public class Rota {
    * @param shift when they are there
    * @throws Refusal if there is no such person or venue
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize(
+      "hasAuthority('DECIDE_PURPOSE') and @here.of('TURN', #person)"
+          + " and (#venue.isEmpty() or @here.at(#venue.get()))")
   public void put(long person, Optional<Long> venue, Set<Skill> skills, Shift shift) {
     venue.ifPresent(houses::getVenue);
     if (people.everybody().stream().noneMatch(one -> one.id() == person)) {
@@ -141,7 +143,7 @@ public class Rota {
    * @param person the number of the person
    * @throws Refusal if they are not on it
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('TURN', #person)")
   public void takeOff(long person) {
     Turn turn =
         turns().stream()
@@ -194,7 +196,7 @@ public class Rota {
    * @param days on which days
    * @throws Refusal if the name is missing or there is no such venue
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.at(#venue)")
   public void serve(long venue, String name, LocalTime at, Set<DayOfWeek> days) {
     houses.getVenue(venue);
     String called = PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME);
@@ -215,7 +217,7 @@ public class Rota {
    * @param id its number
    * @throws Refusal if it is not held
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('SERVICE', #id)")
   public void stop(long id) {
     Serving serving =
         servings().stream()

@@ -75,7 +75,7 @@ public class PreWorkTicker {
   /**
    * Says that a thing is done, or that it is not after all. Said twice the same way it is the same.
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   void tick(long lotId, PreWork.Place place, PreWork.Task task, boolean done) {
     lots.checkOpen(lotId);
     PreWorkEntity.Key key = new PreWorkEntity.Key(lotId, place, task);

@@ -44,6 +44,7 @@ class ApiProblems {
           case INPUT -> problem(HttpStatus.UNPROCESSABLE_CONTENT, words.say(refusal));
           case STALE -> problem(HttpStatus.CONFLICT, words.say(refusal));
           case MISSING -> problem(HttpStatus.NOT_FOUND, words.say(refusal));
+          case ELSEWHERE -> problem(HttpStatus.FORBIDDEN, words.say(refusal));
         };
     if (!refusal.field().isEmpty()) {
       problem.setProperty("fields", Map.of(refusal.field(), words.say(refusal)));

@@ -115,7 +115,8 @@ public class Makings {
    * @param choices what is made
    * @throws Refusal if something changed since the plan was shown, so that it does not fit any more
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize(
+      "hasAuthority('DECIDE_PURPOSE') and #choices.?[!@here.ofHands(from().keySet())].isEmpty()")
   public void accept(UUID clientId, List<Choice> choices) {
     makings.lockAll();
     int number = 0;
@@ -135,7 +136,7 @@ public class Makings {
    * @return the number of what is to be made
    * @throws Refusal if something changed since it was shown
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.ofHands(#choice.from().keySet())")
   public long accept(UUID clientId, Choice choice) {
     makings.lockAll();
     return makings
@@ -192,7 +193,7 @@ public class Makings {
    * @param wanted how many units are wanted; the recipe then says how much of it they take
    * @throws Refusal if the part may not become that, or less of it is left
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.ofHands({#id})")
   public void decide(
       UUID clientId, String code, long venue, HandId id, Optional<Mass> mass, OptionalInt wanted) {
     makings.lockAll();
@@ -305,7 +306,7 @@ public class Makings {
    * @return the code of its label
    * @throws Refusal if it was made or dropped already, or less of a part is there
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('MAKING', #id)")
   public String made(long id, Made made) {
     return made(id, made, Optional.empty());
   }
@@ -327,7 +328,7 @@ public class Makings {
    * @return the code of its label
    * @throws Refusal if it was made or dropped already, or less of a part is there
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('MAKING', #id)")
   public String made(long id, Made made, Optional<WentIn> wentIn) {
     ToMake planned = open(id);
     FishUse use = planned.use();
@@ -445,7 +446,7 @@ public class Makings {
    * @param reason why
    * @throws Refusal if no reason was given, or it was made or dropped already
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('MAKING', #id)")
   public void drop(long id, String reason) {
     ToMake dropped = open(id);
     end(id, null, PlainText.needed(reason, 160, "reason", FieldName.REASON));

@@ -208,7 +208,7 @@ public class UseBook {
    * @param code the code of the use
    * @param most how many units at most, from 0
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.at(#venue)")
   public void want(long venue, String code, int most) {
     get(code);
     keep(venue, USE + code, most);
@@ -221,7 +221,7 @@ public class UseBook {
    * @param equipment which
    * @param amount how much, in its own measure, from 0
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.at(#venue)")
   public void equip(long venue, Equipment equipment, int amount) {
     keep(venue, equipment.name(), amount);
   }
@@ -232,7 +232,7 @@ public class UseBook {
    * @param venue the number of the venue
    * @param minutes the minutes, from 0
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.at(#venue)")
   public void hands(long venue, int minutes) {
     keep(venue, HANDS, minutes);
   }
@@ -243,7 +243,7 @@ public class UseBook {
    * @param venue the number of the venue
    * @param time its last hour
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.at(#venue)")
   public void lastHour(long venue, LocalTime time) {
     keep(venue, LAST_HOUR, time.toSecondOfDay() / 60);
   }
@@ -254,7 +254,7 @@ public class UseBook {
    * @param venue the number of the venue
    * @param people how many, from 1
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.at(#venue)")
   public void people(long venue, int people) {
     keep(venue, PEOPLE, people);
   }
@@ -265,7 +265,7 @@ public class UseBook {
    * @param venue the number of the venue
    * @param boards how many, from 1
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.at(#venue)")
   public void boards(long venue, int boards) {
     keep(venue, BOARDS, boards);
   }

@@ -83,7 +83,7 @@ class Doughs {
   }
 
   /** Puts packs away; the day they keep until is worked out from how they lie. */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.at(#put.venue())")
   public void put(UUID clientId, Put put) {
     houses.getVenue(put.venue());
     PlainText.needed(put.place(), LONGEST_PLACE, "place", FieldName.PLACE);
@@ -99,7 +99,7 @@ class Doughs {
   }
 
   /** Takes packs; no more than there are. */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('DOUGH', #id)")
   public void take(UUID clientId, long id, int packs) {
     doughs.lock(id);
     if (taken.existsByClientId(clientId)) {

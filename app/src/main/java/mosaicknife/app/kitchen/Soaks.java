@@ -186,7 +186,7 @@ public class Soaks {
    * @param put the fish
    * @throws Refusal if there is no such marinade
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('LOT', #put.lot())")
   public void put(UUID clientId, Put put) {
     Marinade marinade = marinade(put.marinade());
     lots.get(put.lot());
@@ -225,7 +225,7 @@ public class Soaks {
    * @param id its number
    * @throws Refusal if somebody took it out already
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('SOAK', #id)")
   public void out(long id) {
     if (ends.existsById(id)) {
       throw Refusal.ofStale("kitchen.problem.out-already");

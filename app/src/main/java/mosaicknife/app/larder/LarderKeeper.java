@@ -61,6 +61,8 @@ import org.springframework.transaction.annotation.Transactional;
 @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
 public class LarderKeeper {
 
+  private static final String HANDS = "hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and ";
+
   private static final String LETTERS = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
   private static final int CODE_LENGTH = 5;
   private static final int LONGEST_PLACE = 80;
@@ -242,6 +244,7 @@ public class LarderKeeper {
    * @return the code of its label
    * @throws Refusal if there is less, or a day or place is missing
    */
+  @PreAuthorize(HANDS + "@here.of('LOT', #lot)")
   public String put(
       UUID clientId,
       long lot,
@@ -332,6 +335,7 @@ public class LarderKeeper {
    * @return the code of its label
    * @throws Refusal if less is there than it was made of, or a day or place is missing
    */
+  @PreAuthorize(HANDS + "@here.at(#away.spot().venue())")
   public String make(UUID clientId, PutAway away, List<Input> inputs) {
     Optional<LarderItemEntity> there = items.findByClientId(clientId);
     if (there.isPresent()) {
@@ -456,6 +460,7 @@ public class LarderKeeper {
    * @param reason why, for waste
    * @throws Refusal if there is less, or it may not be used any more
    */
+  @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
   public void take(UUID clientId, String code, Optional<Mass> mass, Entry.Out out, String reason) {
     change(
         clientId,
@@ -478,6 +483,7 @@ public class LarderKeeper {
    * @param reason why, for waste
    * @throws Refusal if there are fewer, or it may not be used any more
    */
+  @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
   public void takeUnits(UUID clientId, String code, int units, Entry.Out out, String reason) {
     change(
         clientId,
@@ -501,6 +507,7 @@ public class LarderKeeper {
    * @param note what was seen, possibly empty
    * @throws Refusal if it got heavier
    */
+  @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
   public void weigh(UUID clientId, String code, Mass mass, Mass trim, String note) {
     change(
         clientId,
@@ -524,6 +531,7 @@ public class LarderKeeper {
    * @param missing whether what is not there is missing; else it dried off
    * @throws Refusal if it got heavier, or is gone
    */
+  @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
   public void count(UUID clientId, String code, Optional<Mass> mass, boolean missing) {
     if (entries.existsByClientId(clientId)) {
       return;
@@ -551,6 +559,7 @@ public class LarderKeeper {
    * @param weighed what arrived, if it was weighed: what is missing is written down as such
    * @throws Refusal if it was sent elsewhere
    */
+  @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
   public void move(UUID clientId, String code, Shelved.Spot spot, Optional<Mass> weighed) {
     if (entries.existsByClientId(clientId)) {
       return;
@@ -583,6 +592,7 @@ public class LarderKeeper {
    * @param venue the number of the venue
    * @throws Refusal if it is there or under way already
    */
+  @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
   public void send(UUID clientId, String code, long venue) {
     change(
         clientId,
@@ -610,6 +620,7 @@ public class LarderKeeper {
    * @param code its code
    * @param cold the reading
    */
+  @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
   public void chilled(String code, Chilled cold) {
     colds.save(new ChilledEntity(numberOf(code), cold, current.get().id()));
   }
@@ -623,6 +634,7 @@ public class LarderKeeper {
    * @param cold by which reading it is cold, of something cooked
    * @throws Refusal if that cannot be, such as freezing again, or no reading says it is cold
    */
+  @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
   public void turn(UUID clientId, String code, State state, Optional<Chilled> cold) {
     change(
         clientId,
@@ -654,7 +666,7 @@ public class LarderKeeper {
    * @param thickness how thick it was, if it was measured
    * @throws Refusal if the item is not frozen, or only some of its part
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.of('ITEM', #code)")
   public void froze(
       UUID clientId, String code, Temperature core, int hours, Optional<Length> thickness) {
     Item item = book.locked(code).item();

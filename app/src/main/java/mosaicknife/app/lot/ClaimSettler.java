@@ -83,7 +83,7 @@ public class ClaimSettler {
    * @throws Refusal if it is worth nothing, or all claims together more than the lot cost, or an
    *     amount is named by somebody who does not see costs
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lotId)")
   public long ask(long lotId, Asked asked) {
     Optional<ClaimEntity> sentBefore = claims.findByClientId(asked.clientId());
     if (sentBefore.isPresent()) {
@@ -132,7 +132,7 @@ public class ClaimSettler {
    * @throws Refusal if the lot has no such claim, the page was stale or more is credited than the
    *     lot cost
    */
-  @PreAuthorize("hasAuthority('SEE_COSTS')")
+  @PreAuthorize("hasAuthority('SEE_COSTS') and @here.of('LOT', #lotId)")
   public void settle(long lotId, long id, int version, Claim.Status status, ExactMoney amount) {
     ClaimEntity claim =
         claims

@@ -110,7 +110,7 @@ public class ColdChainKeeper {
    * @param minutes how long, up to a day
    * @param why what happened, possibly empty
    */
-  @PreAuthorize("hasAnyAuthority('RECEIVE', 'WEIGH')")
+  @PreAuthorize("hasAnyAuthority('RECEIVE', 'WEIGH') and @here.of('LOT', #lotId)")
   public void stoodWarm(long lotId, UUID clientId, int minutes, String why) {
     if (warm.existsByClientId(clientId)) {
       return;

@@ -110,7 +110,7 @@ public class Divisions {
    * @return the number of the new lot
    * @throws Refusal if the page was stale
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lot.id())")
   public long divide(
       UUID clientId, Lot lot, int version, List<Integer> numbers, Division division) {
     LotEntity from = register.fresh(lot.id(), version);
@@ -163,7 +163,7 @@ public class Divisions {
    * @param from the lot they came from
    * @throws Refusal if something was claimed or filed for the lot since
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #taken.id())")
   public void putBack(Lot taken, Lot from) {
     boolean papers = !taken.papers().records().isEmpty() || !taken.papers().exemptions().isEmpty();
     boolean filed = evidence.countByLotId(taken.id()) > 0 || inspections.existsByLotId(taken.id());

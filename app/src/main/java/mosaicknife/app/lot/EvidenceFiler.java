@@ -106,7 +106,7 @@ public class EvidenceFiler {
    * @param content its bytes
    * @throws Refusal if it is no picture or PDF, too large, or the lot has too many
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lotId)")
   public void add(
       long lotId,
       UUID clientId,

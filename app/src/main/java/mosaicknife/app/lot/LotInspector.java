@@ -107,7 +107,7 @@ public class LotInspector {
    * @param reason why, needed if it is not what the signs propose
    * @throws Refusal if a sign was not looked at, or a reason is missing
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lotId)")
   public void inspect(
       long lotId, UUID clientId, Map<Sign, Integer> grades, Fitness decision, String reason) {
     if (inspections.findByClientId(clientId).isPresent()) {
@@ -143,7 +143,7 @@ public class LotInspector {
    * @throws Refusal if there are more than the lot has, a figure cannot be, or together they weigh
    *     clearly more than the lot
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lotId)")
   public void measure(long lotId, List<MeasuredFish> fish) {
     Lot lot = lots.get(lotId);
     for (MeasuredFish one : fish) {

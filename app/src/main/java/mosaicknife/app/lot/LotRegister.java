@@ -101,7 +101,7 @@ public class LotRegister {
    * @return the lot
    * @throws Refusal if dates, counts or masses cannot be right
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.at(#delivery.venue())")
   public Lot receive(Delivery delivery) {
     Optional<LotEntity> sentBefore = lots.findByClientId(delivery.clientId());
     Receipt receipt = delivery.receipt();
@@ -355,7 +355,7 @@ public class LotRegister {
    * @param extras freight, ice and box share of the whole lot, from 0
    * @throws Refusal if the page was stale or the portion cannot be one
    */
-  @PreAuthorize("hasAuthority('SEE_COSTS')")
+  @PreAuthorize("hasAuthority('SEE_COSTS') and @here.of('LOT', #id)")
   public void costBy(
       long id,
       int version,
@@ -380,7 +380,7 @@ public class LotRegister {
    * @param price the price per mass
    * @throws Refusal if the page was stale or the lot has a price
    */
-  @PreAuthorize("hasAuthority('SEE_COSTS')")
+  @PreAuthorize("hasAuthority('SEE_COSTS') and @here.of('LOT', #id)")
   public void price(long id, int version, UnitPrice price) {
     LotEntity lot = fresh(id, version);
     if (toLot(lot).price().isPresent()) {
@@ -396,7 +396,7 @@ public class LotRegister {
    * @param serving the portion, of 5 g to 5 kg
    * @throws Refusal if the lot is closed or the portion cannot be one
    */
-  @PreAuthorize("hasAnyAuthority('DECIDE_PURPOSE', 'RECEIVE')")
+  @PreAuthorize("hasAnyAuthority('DECIDE_PURPOSE', 'RECEIVE') and @here.of('LOT', #id)")
   public void serve(long id, Serving serving) {
     Refusal.ifFound(LotRules.portion(serving.target()));
     checkOpen(id);
@@ -408,7 +408,7 @@ public class LotRegister {
    *
    * @param id the lot number
    */
-  @PreAuthorize("hasAnyAuthority('DECIDE_PURPOSE', 'RECEIVE')")
+  @PreAuthorize("hasAnyAuthority('DECIDE_PURPOSE', 'RECEIVE') and @here.of('LOT', #id)")
   public void serveAsItsDishes(long id) {
     find(id).serveAsItsDishes();
   }
@@ -420,7 +420,7 @@ public class LotRegister {
    * @param version the version the page showed
    * @throws Refusal if the page was stale
    */
-  @PreAuthorize("hasAuthority('FINISH_LOT')")
+  @PreAuthorize("hasAuthority('FINISH_LOT') and @here.of('LOT', #id)")
   public void finish(long id, int version) {
     fresh(id, version).finish(current.get().id(), clock.instant());
     events.publishEvent(new LotClosed(id));
@@ -433,7 +433,7 @@ public class LotRegister {
    * @param version the version the page showed
    * @throws Refusal if the page was stale
    */
-  @PreAuthorize("hasAuthority('FINISH_LOT')")
+  @PreAuthorize("hasAuthority('FINISH_LOT') and @here.of('LOT', #id)")
   public void reopen(long id, int version) {
     fresh(id, version).reopen();
   }

@@ -131,7 +131,7 @@ public class RawGateKeeper {
    * @param frozen how it was frozen
    * @throws Refusal if that cannot be true of the lot
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lot.id())")
   public void froze(Lot lot, UUID clientId, Frozen frozen) {
     if (records.existsByClientId(clientId)) {
       return;
@@ -182,7 +182,7 @@ public class RawGateKeeper {
    * @param evidence the paper that shows it
    * @throws Refusal if name or evidence is missing
    */
-  @PreAuthorize("hasAuthority('RECEIVE')")
+  @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lotId)")
   public void exempt(long lotId, UUID clientId, String name, String evidence) {
     if (exemptions.existsByClientId(clientId)) {
       return;

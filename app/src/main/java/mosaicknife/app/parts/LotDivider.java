@@ -86,7 +86,7 @@ public class LotDivider {
    * @return the number of the new lot
    * @throws Refusal if the lot cannot be divided so, or the page was stale
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public long divide(
       long lotId,
       int version,
@@ -120,7 +120,7 @@ public class LotDivider {
    * @param lotId the number of the lot
    * @throws Refusal if one of both lots is closed or begun
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public void putBack(long lotId) {
     Optional<Long> before = divisions.from(lotId);
     if (before.isEmpty()) {

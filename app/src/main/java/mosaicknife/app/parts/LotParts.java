@@ -117,7 +117,7 @@ public class LotParts {
    * @param slot the part they are cut from
    * @return the slot of the portions
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public String startRow(long lotId, String slot) {
     lots.checkOpen(lotId);
     LotPartEntity from = part(lotId, slot);
@@ -153,7 +153,7 @@ public class LotParts {
    * @return the slot of the new part
    * @throws Refusal if the kind or the parent is unknown, or there are too many parts
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public String addPart(long lotId, String kindCode, String parentSlot) {
     lots.checkOpen(lotId);
     PartKind kind =
@@ -182,7 +182,7 @@ public class LotParts {
    * @param typed its name, up to 60 characters
    * @throws Refusal if the body plan foresees the part, or nothing was typed
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public void call(long lotId, String slot, String typed) {
     lots.checkOpen(lotId);
     LotPartEntity part = part(lotId, slot);
@@ -207,7 +207,7 @@ public class LotParts {
    * @return the slot of its first piece
    * @throws Refusal if it is cut already, or the other is not
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public String cutLike(long lotId, String slot, String like) {
     lots.checkOpen(lotId);
     LotPartEntity from = part(lotId, slot);
@@ -248,7 +248,7 @@ public class LotParts {
    * @param on the part it stays on
    * @throws Refusal if it was weighed already, or the other is not taken off either
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public void stayOn(long lotId, String slot, String on) {
     lots.checkOpen(lotId);
     LotPartEntity part = part(lotId, slot);
@@ -275,7 +275,7 @@ public class LotParts {
    * @param into the part it is put into; empty to take it out again
    * @throws Refusal if it was not weighed, may not be eaten, or the other is not for the plate
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public void putBack(long lotId, String slot, Optional<String> into) {
     lots.checkOpen(lotId);
     LotPartEntity part = part(lotId, slot);
@@ -300,7 +300,7 @@ public class LotParts {
    * @param slot the part
    * @throws Refusal if it was weighed already
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public void skipOrExpect(long lotId, String slot) {
     lots.checkOpen(lotId);
     LotPartEntity part = part(lotId, slot);

@@ -144,7 +144,7 @@ public class OptionChooser {
    * @throws Refusal if the lot is closed, the choice does not apply, or a part that would go was
    *     weighed
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public void choose(long lotId, String option, String choice, String reason) {
     Lot lot = openLot(lotId);
     known(lot, option, choice);
@@ -167,7 +167,7 @@ public class OptionChooser {
    * @param reason why, for those who ask later
    * @throws Refusal if no reason is given
    */
-  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE') and @here.of('LOT', #lotId)")
   public void makeHouseAnswer(long lotId, String option, String reason) {
     Lot lot = lots.get(lotId);
     CuttingOption asked = known(lot, option);
@@ -181,7 +181,7 @@ public class OptionChooser {
    * @param lotId the lot number
    * @param wayId the number of the way
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public void follow(long lotId, long wayId) {
     Lot lot = openLot(lotId);
     Way way = ways.get(wayId);

@@ -56,7 +56,7 @@ public class PiecePlanner {
    * @param without the kinds of the pieces that are not
    * @throws Refusal if the lot is closed, it cannot be cut so, or there are too many parts
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public void cut(long lotId, String slot, List<String> kinds, List<String> without) {
     lots.checkOpen(lotId);
     List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lotId));

@@ -72,7 +72,7 @@ public class PurposeAssigner {
    * @param use what becomes of it
    * @throws Refusal if the page was stale, the lot is closed, or the purpose does not fit the part
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public void assign(long lotId, String slot, int version, Purpose purpose, Use use) {
     LotPartEntity part = openPart(lotId, slot, version);
     check(part, purpose, use.held());
@@ -96,7 +96,7 @@ public class PurposeAssigner {
    * @param venue the venue it goes to; empty for the one that took the lot
    * @throws Refusal if the page was stale, the lot is closed, or the purpose does not fit the part
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public void plan(
       long lotId,
       String slot,
@@ -187,7 +187,7 @@ public class PurposeAssigner {
    * @param serving the portion
    * @throws Refusal if the lot is closed or the portion cannot be one
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public void serve(long lotId, Serving serving) {
     lots.serve(lotId, serving);
   }

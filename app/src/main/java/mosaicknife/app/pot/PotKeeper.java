@@ -118,7 +118,7 @@ public class PotKeeper {
    * @param centimetres how wide it is
    * @param watts what its hob puts out
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.at(#venue)")
   public void keep(long venue, String name, BigDecimal litres, int centimetres, int watts) {
     houses.getVenue(venue);
     String called = PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME);
@@ -137,7 +137,7 @@ public class PotKeeper {
    *
    * @param id its number
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('KETTLE', #id)")
   public void retire(long id) {
     PotBook.Stood old = book.kettle(id);
     kettles.saveAndFlush(
@@ -252,7 +252,7 @@ public class PotKeeper {
    * @return the number of the batch
    * @throws Refusal if there are no bones for a litre, or the service is over already
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('KETTLE', #wish.kettle())")
   public long start(UUID clientId, Wish wish) {
     Optional<PotBatchEntity> before = batches.findByClientId(clientId);
     if (before.isPresent()) {
@@ -311,7 +311,7 @@ public class PotKeeper {
    * @param at when
    * @throws Refusal if another comes first, somebody began it already, or that lies ahead
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('POT', #id)")
   public void begin(long id, String step, Instant at) {
     notAhead(at);
     refuse(brew(id).run().beginning(step));
@@ -333,7 +333,7 @@ public class PotKeeper {
    * @param at when
    * @throws Refusal if it was not begun by then, or somebody ended it already
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('POT', #id)")
   public void done(long id, String step, Instant at) {
     notAhead(at);
     PotRun run = brew(id).run();
@@ -374,7 +374,7 @@ public class PotKeeper {
    * @param instrument which thermometer
    * @throws Refusal if that lies ahead, or days back, or nobody says which
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('POT', #id)")
   public void read(UUID clientId, long id, Temperature temperature, Instant at, String instrument) {
     notAhead(at);
     String which = PlainText.needed(instrument, LONGEST_NAME, "instrument", FieldName.INSTRUMENT);
@@ -394,7 +394,7 @@ public class PotKeeper {
    * @return what it showed
    * @throws Refusal if it does not answer
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('POT', #id)")
   public Temperature read(UUID clientId, long id) {
     Temperature shown = probe.read().orElseThrow(() -> Refusal.ofInput("pot.problem.probe-silent"));
     brew(id);
@@ -431,7 +431,7 @@ public class PotKeeper {
    * @param reading the number of the reading
    * @throws Refusal if the batch has none of that number
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('POT', #id)")
   public void strike(long id, long reading) {
     Brew.Probed wrong =
         brew(id).probed().stream()
@@ -458,7 +458,7 @@ public class PotKeeper {
    * @param where where
    * @param inIt whether the probe of the house is in it
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('POT', #id)")
   public void stand(long id, Surroundings where, boolean inIt) {
     brew(id);
     if (inIt) {
@@ -534,7 +534,7 @@ public class PotKeeper {
    * @return the code of its label
    * @throws Refusal if it was packed already, or is not done
    */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('POT', #id)")
   public String pack(long id, Makings.Made made, Gave gave) {
     Brew brew = brew(id);
     Optional<PotStep> before = brew.run().beforePacking();

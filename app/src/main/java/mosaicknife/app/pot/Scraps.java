@@ -65,7 +65,7 @@ class Scraps {
   }
 
   /** Offers something; what guests must be told of it is said at once. */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.at(#venue)")
   public void offer(UUID clientId, long venue, String name, Mass mass, Set<Allergen> allergens) {
     houses.getVenue(venue);
     String called = RecipeText.name(name, "name");
@@ -86,7 +86,7 @@ class Scraps {
   }
 
   /** Throws something away that nobody wanted. */
-  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE')")
+  @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('SCRAP', #id)")
   public void drop(long id) {
     end(id, null);
   }

@@ -42,6 +42,7 @@ class ProblemPages {
           case INPUT -> HttpStatus.UNPROCESSABLE_CONTENT;
           case STALE -> HttpStatus.CONFLICT;
           case MISSING -> HttpStatus.NOT_FOUND;
+          case ELSEWHERE -> HttpStatus.FORBIDDEN;
         };
     return page(request, status, words.say(refusal));
   }

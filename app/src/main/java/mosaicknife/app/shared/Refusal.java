@@ -26,7 +26,9 @@ public class Refusal extends RuntimeException {
     /** Someone else was first; the page shows an older state. */
     STALE,
     /** There is no such thing. */
-    MISSING
+    MISSING,
+    /** It is kept at a venue where whoever asks does not work. */
+    ELSEWHERE
   }
 
   private Refusal(Kind kind, String field, String key, Object... figures) {
@@ -103,6 +105,17 @@ public class Refusal extends RuntimeException {
    */
   public static Refusal ofMissing(String key, Object... figures) {
     return new Refusal(Kind.MISSING, "", key, figures);
+  }
+
+  /**
+   * Refuses to change what is kept at another venue.
+   *
+   * @param key the key of the sentence
+   * @param figures its figures
+   * @return the refusal
+   */
+  public static Refusal ofElsewhere(String key, Object... figures) {
+    return new Refusal(Kind.ELSEWHERE, "", key, figures);
   }
 
   /**

@@ -33,7 +33,7 @@ public class UsualPurposes {
    * @return the names of the parts that have no usual purpose and stay open
    * @throws mosaicknife.app.shared.Refusal if the lot is closed or someone decided first
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public List<String> ofWeighed(long lotId) {
     LotSheet sheet = sheets.get(lotId);
     List<String> left = new ArrayList<>();
@@ -52,7 +52,7 @@ public class UsualPurposes {
    * @param lotId the lot number
    * @throws mosaicknife.app.shared.Refusal if the lot is closed or someone decided first
    */
-  @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
+  @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
   public void ofAll(long lotId) {
     LotSheet sheet = sheets.get(lotId);
     for (LotPart part : sheet.expectedParts()) {

@@ -64,7 +64,7 @@ public class CookedRecorder {
    * @param flesh what was taken off the bone, if it was weighed
    * @throws Refusal if there is no such part, or the weights cannot be right
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public void weigh(long lotId, String slot, Optional<Mass> out, Optional<Mass> flesh) {
     LotPart part =
         sheets

@@ -61,7 +61,7 @@ public class TallyMender {
    * @return the slot of a part that is to be weighed now; empty if a figure was corrected
    * @throws Refusal if the tally changed since and no longer says so
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public Optional<String> mend(
       long lotId,
       UUID id,

@@ -80,7 +80,7 @@ public class WeighingRecorder implements WeighedParts {
    * @return the part's name and mass as taken
    * @throws Refusal if the weight cannot be, or someone else was first
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #take.lotId())")
   public Weighed take(Take take) {
     List<PlaceRow> rows = place(take.lotId(), take.slot(), take.fishNo());
     PlaceRow at = rows.get(0);
@@ -241,7 +241,7 @@ public class WeighingRecorder implements WeighedParts {
    * @return the name of the part
    * @throws Refusal if there is nothing to take back
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public String takeBack(long lotId) {
     WeighingEntity last =
         weighings
@@ -259,7 +259,7 @@ public class WeighingRecorder implements WeighedParts {
    * @return the name of the part
    * @throws Refusal if it is not there, is another's, or was changed since
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public String takeBack(long lotId, UUID id, UUID weighing) {
     lots.checkOpen(lotId);
     WeighingEntity last =
@@ -305,7 +305,7 @@ public class WeighingRecorder implements WeighedParts {
    * @return the name of that part and the mass
    * @throws Refusal if the other part was weighed already, or the weight is gone or another's
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public Weighed move(long lotId, UUID id, UUID weighing, String slot) {
     WeighingEntity wrong =
         weighings
@@ -354,7 +354,7 @@ public class WeighingRecorder implements WeighedParts {
    * @param reason what was wrong
    * @throws Refusal if it was changed meanwhile
    */
-  @PreAuthorize("hasAuthority('WEIGH')")
+  @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
   public void mend(long lotId, UUID id, UUID weighing, Mass right, String reason) {
     lots.checkOpen(lotId);
     if (weighings.findById(id).isPresent()) {
