@@ -23,9 +23,9 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import javax.sql.DataSource;
 import mosaicknife.app.shared.DatabaseTrouble;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.ApplicationContext;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -35,7 +35,7 @@ import org.testng.annotations.Test;
 /** What is said when the database refuses, is short of connections, or a cookie is broken. */
 public class TroubleTest extends WithPages {
 
-  @Autowired private DataSource database;
+  @Autowired private ApplicationContext app;
   @Autowired private JdbcClient jdbc;
 
   /** Takes all connections but some, and gives them back. */
@@ -44,9 +44,10 @@ public class TroubleTest extends WithPages {
     private final List<Connection> taken = new ArrayList<>();
 
     Crowd(int left) throws Exception {
-      HikariDataSource pool = database.unwrap(HikariDataSource.class);
-      for (int i = left; i < pool.getMaximumPoolSize(); i++) {
-        taken.add(pool.getConnection());
+      for (HikariDataSource way : app.getBeansOfType(HikariDataSource.class).values()) {
+        for (int i = left; i < way.getMaximumPoolSize(); i++) {
+          taken.add(way.getConnection());
+        }
       }
     }
 

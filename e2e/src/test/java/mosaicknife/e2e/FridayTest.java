@@ -179,7 +179,7 @@ public class FridayTest extends InBrowser {
     Page one = signedIn("ines");
     Page other = signedIn("adaeze");
     Order draft =
-        bean(OrderPlacer.class).all().stream()
+        bean(OrderPlacer.class).all(1).rows().stream()
             .filter(o -> o.status() == OrderStatus.DRAFT)
             .findFirst()
             .orElseThrow();

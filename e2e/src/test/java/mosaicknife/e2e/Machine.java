@@ -65,8 +65,7 @@ final class Machine implements AutoCloseable {
     Process process = begin(out, verb);
     if (!process.waitFor(MOST_SECONDS, TimeUnit.SECONDS)) {
       process.destroyForcibly();
-      throw new IOException(
-          String.join(" ", verb) + " does not end: " + Files.readString(out));
+      throw new IOException(String.join(" ", verb) + " does not end: " + Files.readString(out));
     }
     String said = Files.readString(out, StandardCharsets.UTF_8);
     Files.delete(out);

@@ -7,6 +7,7 @@ import java.util.Map;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Csv;
 import mosaicknife.app.shared.Formats;
+import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.TakesLong;
@@ -40,8 +41,8 @@ class OrderController {
   }
 
   @GetMapping("/buy/orders")
-  String all(Model model) {
-    model.addAttribute("orders", orders.all());
+  String all(@RequestParam(defaultValue = "1") String page, Model model) {
+    model.addAttribute("orders", orders.all(Paged.number(page)));
     return "buy/orders";
   }
 

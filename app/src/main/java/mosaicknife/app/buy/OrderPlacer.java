@@ -14,9 +14,11 @@ import mosaicknife.app.house.Named;
 import mosaicknife.app.house.Supplier;
 import mosaicknife.app.house.SupplierEditor;
 import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
+import org.springframework.data.domain.PageRequest;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,6 +27,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class OrderPlacer {
+
+  private static final int PAGE = 50;
 
   private static final int LONGEST_NOTE = 500;
   private static final int FURTHEST_DAYS = 60;
@@ -58,14 +62,22 @@ public class OrderPlacer {
   }
 
   /**
-   * Returns the newest orders.
+   * Returns a page of all orders, the newest first.
    *
-   * @return up to 100 orders
+   * @param wanted which page, from 1
+   * @return the page
    */
   @Transactional(readOnly = true)
-  public List<Order> all() {
+  public Paged<Order> all(int wanted) {
     Names names = names();
-    return orders.findTop100ByOrderByIdDesc().stream().map(names::order).toList();
+    return Paged.of(
+        orders.count(),
+        wanted,
+        PAGE,
+        page ->
+            orders.findAllByOrderByIdDesc(PageRequest.of(page, PAGE)).stream()
+                .map(names::order)
+                .toList());
   }
 
   /**

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -13,7 +14,9 @@ interface OrderRepository extends Repository<OrderEntity, Long> {
 
   Optional<OrderEntity> findById(long id);
 
-  List<OrderEntity> findTop100ByOrderByIdDesc();
+  List<OrderEntity> findAllByOrderByIdDesc(Pageable page);
+
+  long count();
 
   List<OrderEntity> findAllByStatusOrderByDeliverOnAscIdAsc(OrderStatus status);
 

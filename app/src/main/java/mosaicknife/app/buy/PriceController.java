@@ -11,6 +11,7 @@ import java.util.UUID;
 import mosaicknife.app.buy.PriceKeeper.Confirmed;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
@@ -56,14 +57,17 @@ class PriceController {
   }
 
   @GetMapping("/buy/prices/of/{code}")
-  String history(@PathVariable String code, Model model) {
+  String history(
+      @PathVariable String code, @RequestParam(defaultValue = "1") String page, Model model) {
     Species species =
         catalogue
             .now()
             .findSpecies(code)
             .orElseThrow(() -> Refusal.ofMissing("buy.problem.there-is-no-such-fish"));
     model.addAttribute("species", species);
-    model.addAttribute("history", PriceHistory.of(prices.history(code), houses.house().formats()));
+    Paged<PriceKeeper.Past> past = prices.history(code, Paged.number(page));
+    model.addAttribute("past", past);
+    model.addAttribute("history", PriceHistory.of(past.rows(), houses.house().formats()));
     return "buy/price-history";
   }
 

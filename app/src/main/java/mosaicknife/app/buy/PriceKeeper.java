@@ -15,6 +15,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -22,6 +23,7 @@ import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.Offer.Form;
+import org.springframework.data.domain.PageRequest;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,6 +32,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class PriceKeeper {
+
+  private static final int PAGE = 200;
 
   /** An older price is no offer any more. */
   private static final int OFFER_DAYS = 14;
@@ -210,14 +214,24 @@ public class PriceKeeper {
   /** One price of the history. */
   record Past(LocalDate day, Offer offer) {}
 
-  /** Returns the prices of a fish, the newest first. */
+  /** Returns a page of the prices of a fish, the newest first. */
   @Transactional(readOnly = true)
-  List<Past> history(String species) {
+  Paged<Past> history(String species, int wanted) {
     Catalogue fish = catalogue.now();
     Map<Long, String> suppliers = suppliers();
-    return prices.findTop200ByWareSpeciesOrderByValidOnDescIdDesc(species).stream()
-        .flatMap(
-            price -> offer(price, fish, suppliers).map(c -> new Past(price.validOn(), c)).stream())
-        .toList();
+    return Paged.of(
+        prices.countByWareSpecies(species),
+        wanted,
+        PAGE,
+        page ->
+            prices
+                .findByWareSpeciesOrderByValidOnDescIdDesc(species, PageRequest.of(page, PAGE))
+                .stream()
+                .flatMap(
+                    price ->
+                        offer(price, fish, suppliers)
+                            .map(offer -> new Past(price.validOn(), offer))
+                            .stream())
+                .toList());
   }
 }

@@ -2,6 +2,7 @@ package mosaicknife.app.buy;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.repository.Repository;
 
@@ -20,5 +21,7 @@ interface PriceRepository extends Repository<PriceEntity, Long> {
       """)
   List<PriceEntity> findNewestSince(LocalDate since);
 
-  List<PriceEntity> findTop200ByWareSpeciesOrderByValidOnDescIdDesc(String species);
+  List<PriceEntity> findByWareSpeciesOrderByValidOnDescIdDesc(String species, Pageable page);
+
+  long countByWareSpecies(String species);
 }

@@ -104,7 +104,7 @@ public class PurchasePlanner {
    * @return the number of the order
    * @throws Refusal if the candidate is gone or does not keep the promise any more
    */
-  @PreAuthorize("hasAuthority('BUY')")
+  @PreAuthorize("hasAuthority('BUY') and @here.of('DISH', #dishId)")
   @Transactional
   public long order(
       long dishId, PlanWish wish, Optional<Long> price, LocalDate deliverOn, UUID clientId) {

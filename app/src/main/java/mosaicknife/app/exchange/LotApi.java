@@ -15,9 +15,9 @@ import mosaicknife.app.dock.ReceiptForm;
 import mosaicknife.app.dock.ReceiptReader;
 import mosaicknife.app.exchange.ApiProblems.FieldProblems;
 import mosaicknife.app.lot.LotLine;
-import mosaicknife.app.lot.LotPage;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.ClientIds;
+import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.Entry;
@@ -127,9 +127,9 @@ class LotApi {
               + " No lot is left out: ask for the next page until it is the last.")
   PageJson list(
       @RequestParam(defaultValue = "") String text, @RequestParam(defaultValue = "1") int page) {
-    LotPage found = lots.search(text, page);
+    Paged<LotLine> found = lots.search(text, page);
     return new PageJson(
-        found.lines().stream().map(LineJson::of).toList(),
+        found.rows().stream().map(LineJson::of).toList(),
         found.number(),
         found.pages(),
         found.total());

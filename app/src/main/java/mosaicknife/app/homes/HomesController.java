@@ -122,7 +122,7 @@ class HomesController {
       List<String> ids = parts.stream().map(part -> part.id().text()).toList();
       return 1 + Math.max(0, ids.indexOf(String.valueOf(typed.get("part")))) / ON_A_PAGE;
     }
-    return asked.matches("[0-9]{1,6}") ? Integer.parseInt(asked) : 1;
+    return Paged.number(asked);
   }
 
   /** The plan alone: it may take seconds, and the page does not wait for it. */

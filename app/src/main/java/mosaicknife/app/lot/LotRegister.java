@@ -19,6 +19,7 @@ import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
@@ -267,7 +268,7 @@ public class LotRegister {
    * @return the page, the last one if there are not so many
    */
   @Transactional(readOnly = true)
-  public LotPage search(String text, int page) {
+  public Paged<LotLine> search(String text, int page) {
     String wanted = text == null ? "" : text.strip().toLowerCase(Locale.ROOT);
     List<String> codes =
         wanted.isEmpty()
@@ -280,15 +281,17 @@ public class LotRegister {
         wanted.matches("(lot )?[0-9]{1,15}") ? Long.parseLong(wanted.replaceAll("\\D", "")) : -1;
     String day = isDay(wanted) ? wanted : "";
     String zone = houses.house().formats().zone().getId();
-    long total = lots.countLines(wanted, codes, part, number, zone, day);
-    int pages = (int) Math.max(1, (total + PAGE - 1) / PAGE);
-    int shown = Math.max(1, Math.min(page, pages));
     Catalogue fish = catalogue.now();
-    List<LotLine> lines =
-        lots.findLines(wanted, codes, part, number, zone, day, PAGE, (shown - 1L) * PAGE).stream()
-            .map(row -> line(row, fish))
-            .toList();
-    return new LotPage(lines, shown, pages, total);
+    return Paged.of(
+        lots.countLines(wanted, codes, part, number, zone, day),
+        page,
+        PAGE,
+        shown ->
+            lots
+                .findLines(wanted, codes, part, number, zone, day, PAGE, (long) shown * PAGE)
+                .stream()
+                .map(row -> line(row, fish))
+                .toList());
   }
 
   private static boolean isDay(String text) {

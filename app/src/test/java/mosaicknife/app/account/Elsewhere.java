@@ -13,11 +13,15 @@ public final class Elsewhere {
 
   private Elsewhere() {}
 
-  /** Sends a request as this person. */
-  public static RequestPostProcessor person() {
+  /**
+   * Sends a request as this person.
+   *
+   * @param id the number of somebody of the house
+   */
+  public static RequestPostProcessor person(long id) {
     SignedIn away =
         new SignedIn(
-            new Person(1, "ines", "Ines Varga", Role.SOUS_CHEF, Optional.of(NO_VENUE), true), "");
+            new Person(id, "ines", "Ines Varga", Role.SOUS_CHEF, Optional.of(NO_VENUE), true), "");
     return authentication(
         UsernamePasswordAuthenticationToken.authenticated(away, null, away.getAuthorities()));
   }

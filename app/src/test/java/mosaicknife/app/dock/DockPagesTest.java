@@ -714,7 +714,7 @@ public class DockPagesTest extends WithPages {
   @Test
   public void anExpectedLineFillsTheFormAndARefusedFishIsNotReceived() throws Exception {
     Order order =
-        orders.all().stream()
+        orders.expected().stream()
             .filter(o -> !o.lines().isEmpty() && o.lines().get(0).fish() > 0)
             .findFirst()
             .orElseThrow();

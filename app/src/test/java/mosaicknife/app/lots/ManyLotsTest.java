@@ -186,7 +186,7 @@ public class ManyLotsTest extends WithPages {
                   .count(),
               400L);
           String uses = page("ines", "/uses?page=2");
-          assertTrue(uses.contains(": " + hand.size() + " parts in all"), uses);
+          assertTrue(uses.contains(", " + hand.size() + " in all"), uses);
           assertTrue(
               page("ines", "/clock/day").contains("360 newer lots wait"), "forty are placed");
           for (String address :
