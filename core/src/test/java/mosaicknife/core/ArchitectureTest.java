@@ -20,6 +20,7 @@ public class ArchitectureTest {
   private static final List<String> LADDER =
       List.of(
           "check",
+          "memory",
           "finding",
           "quantity",
           "anatomy",

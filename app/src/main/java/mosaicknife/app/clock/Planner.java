@@ -1,13 +1,13 @@
 package mosaicknife.app.clock;
 
 import java.util.List;
-import mosaicknife.app.shared.Recent;
 import mosaicknife.core.clock.Agenda;
 import mosaicknife.core.clock.Backward;
 import mosaicknife.core.clock.Schedule;
 import mosaicknife.core.clock.Task;
 import mosaicknife.core.clock.TaskId;
 import mosaicknife.core.clock.WayOut;
+import mosaicknife.core.memory.Recent;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 

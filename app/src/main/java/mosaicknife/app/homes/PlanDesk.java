@@ -1,6 +1,6 @@
 package mosaicknife.app.homes;
 
-import mosaicknife.app.shared.Recent;
+import mosaicknife.core.memory.Recent;
 import mosaicknife.core.use.PlanQuestion;
 import mosaicknife.core.use.UsePlan;
 import mosaicknife.core.use.UsePlanner;

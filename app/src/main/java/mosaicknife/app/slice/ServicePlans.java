@@ -1,6 +1,6 @@
 package mosaicknife.app.slice;
 
-import mosaicknife.app.shared.Recent;
+import mosaicknife.core.memory.Recent;
 import mosaicknife.core.slice.Service;
 import mosaicknife.core.slice.ServicePlan;
 import mosaicknife.core.slice.ServicePlanner;

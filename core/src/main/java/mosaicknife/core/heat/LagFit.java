@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mosaicknife.core.check.Check;
+import mosaicknife.core.memory.Recent;
 
 /**
  * The law of cooling fitted to readings by least squares, with every way that explains them about
@@ -19,6 +20,13 @@ import mosaicknife.core.check.Check;
  * @param likely all ways, with their weights
  */
 public record LagFit(Lag best, List<Lag> likely) {
+
+  /** What is asked of a batch: a page that looks every few seconds has nothing fitted anew. */
+  private record Question(List<Reading> readings, Surroundings where) {}
+
+  private static final int REMEMBERED = 64;
+  private static final Recent<Question, Optional<LagFit>> KNOWN =
+      new Recent<>(REMEMBERED, one -> fitted(one.readings(), one.where()));
 
   private static final double NOISE = 0.3;
   private static final double SHORTEST = 0.5;
@@ -52,6 +60,10 @@ public record LagFit(Lag best, List<Lag> likely) {
    *     readings at one time
    */
   public static Optional<LagFit> of(List<Reading> readings, Surroundings where) {
+    return KNOWN.of(new Question(List.copyOf(readings), where));
+  }
+
+  private static Optional<LagFit> fitted(List<Reading> readings, Surroundings where) {
     int needed = where == Surroundings.UNKNOWN ? 3 : 2;
     if (readings.size() < needed
         || readings.get(readings.size() - 1).minutes() - readings.get(0).minutes() < SHORTEST) {

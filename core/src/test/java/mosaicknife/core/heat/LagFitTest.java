@@ -1,6 +1,8 @@
 package mosaicknife.core.heat;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertSame;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
@@ -40,6 +42,14 @@ public class LagFitTest {
     assertTrue(when.earliest() < 130, "" + when);
     assertTrue(when.latest().orElse(1e9) > 150, "" + when);
     assertEquals(fit.reaches(5), Optional.empty(), "a room of 22 °C cools nothing to 5");
+  }
+
+  @Test
+  public void theSameReadingsAreFittedOnce() {
+    LagFit fit = LagFit.of(List.of(at(0, 80), at(31, 60)), Surroundings.ROOM).orElseThrow();
+    assertSame(LagFit.of(List.of(at(0, 80), at(31, 60)), Surroundings.ROOM).orElseThrow(), fit);
+    LagFit colder = LagFit.of(List.of(at(0, 80), at(31, 60)), Surroundings.FRIDGE).orElseThrow();
+    assertNotEquals(colder.best().minutes(), fit.best().minutes());
   }
 
   @Test

@@ -1,4 +1,4 @@
-package mosaicknife.app.shared;
+package mosaicknife.core.memory;
 
 import java.util.LinkedHashMap;
 import java.util.Map;

@@ -1,4 +1,4 @@
-package mosaicknife.app.shared;
+package mosaicknife.core.memory;
 
 import static org.testng.Assert.assertEquals;
 
