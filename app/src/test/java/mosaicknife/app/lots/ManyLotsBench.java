@@ -1,0 +1,80 @@
+package mosaicknife.app.lots;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import mosaicknife.app.TestLots;
+import mosaicknife.app.WithPages;
+import mosaicknife.core.anatomy.State;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.testng.annotations.Test;
+
+/**
+ * How much longer the pages take with four hundred open lots than with eight. Run by {@code
+ * ./mosaic bench} only.
+ */
+public class ManyLotsBench extends WithPages {
+
+  private static final int MOST_TIMES = 3;
+  private static final int LOOKS = 7;
+  private static final List<String> PAGES =
+      List.of("/", "/slice", "/uses", "/kitchen", "/clock", "/dock", "/lots", "/larder", "/cost");
+
+  @Autowired private JdbcClient jdbc;
+  @Autowired private PlatformTransactionManager transactions;
+
+  @Test
+  public void fourHundredLotsAgainstEight() throws Exception {
+    session("ines");
+    TestLots house = new TestLots(applicationContext);
+    try {
+      long lot = house.receive("hake", State.GUTTED, 1, "3.000");
+      house.weighForThePlate(lot, "fillet-left", "0.900 kg", "");
+      Map<String, Double> few = with(8, lot);
+      Map<String, Double> many = with(400, lot);
+      many.forEach(
+          (page, millis) -> {
+            double times = millis / few.get(page);
+            System.out.printf(
+                "measured | %s with 400 open lots, against 8 | %.1f × | %d × | %s%n",
+                page.equals("/") ? "Today" : page,
+                times,
+                MOST_TIMES,
+                times <= MOST_TIMES ? "good" : "WORSE");
+          });
+    } finally {
+      house.close();
+    }
+  }
+
+  private Map<String, Double> with(int lots, long like) {
+    Map<String, Double> took = new LinkedHashMap<>();
+    new FullHouse(jdbc, transactions)
+        .withOldLots(
+            0,
+            () -> {
+              new FullHouse(jdbc, transactions).copies(like, lots - 1);
+              for (String page : PAGES) {
+                look(page);
+                took.put(
+                    page,
+                    IntStream.range(0, LOOKS).mapToDouble(i -> look(page)).sorted().toArray()[
+                        LOOKS / 2]);
+              }
+            });
+    return took;
+  }
+
+  private double look(String page) {
+    long began = System.nanoTime();
+    try {
+      page("ines", page);
+    } catch (Exception e) {
+      throw new IllegalStateException(page, e);
+    }
+    return (System.nanoTime() - began) / 1e6;
+  }
+}
