@@ -61,8 +61,10 @@ public class ManyLotsBench extends WithPages {
                 look(page);
                 took.put(
                     page,
-                    IntStream.range(0, LOOKS).mapToDouble(i -> look(page)).sorted().toArray()[
-                        LOOKS / 2]);
+                    IntStream.range(0, LOOKS)
+                        .mapToDouble(i -> look(page))
+                        .sorted()
+                        .toArray()[LOOKS / 2]);
               }
             });
     return took;
