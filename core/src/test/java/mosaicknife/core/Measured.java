@@ -20,6 +20,8 @@ public final class Measured {
 
   private static final int TIMES = 5;
   private static final int NUMBERS = 300_000;
+  private static final int BUDGET = 100;
+  private static final double MOST_OVER = 2;
   private static final int JOBS = 7;
   private static final int MACHINES = 5;
 
@@ -72,7 +74,41 @@ public final class Measured {
   public static void report(String what, double times, Against known, double limit, boolean holds) {
     System.out.printf(
         "measured | %s, against %s | %.2f × | %.0f × | %s%n",
-        what, known.words, times, limit, times <= limit && holds ? "good" : "WORSE");
+        what, known.words, times, limit, times <= limit ? "good" : "WORSE");
+  }
+
+  /**
+   * Returns how long a planner may work that gets better the longer it does.
+   *
+   * @return as long as a hundred known models take here, in seconds
+   */
+  public static double budget() {
+    Runnable known = Against.A_MODEL.work;
+    known.run();
+    double[] took = new double[TIMES];
+    for (int i = 0; i < TIMES; i++) {
+      took[i] = nanos(known);
+    }
+    Arrays.sort(took);
+    return BUDGET * took[TIMES / 2] / 1e9;
+  }
+
+  /**
+   * Prints how far from proved a plan is that had as long as a hundred known models take.
+   *
+   * @param what what was planned
+   * @param gap how much better it might be, of one
+   * @param limit how much better it may be
+   * @param times how many known models it took in all
+   */
+  public static void reportGap(String what, double gap, double limit, double times) {
+    System.out.printf(
+        "measured | %s, gap after %d known models | %.1f %% | %.0f %% | %s%n",
+        what,
+        BUDGET,
+        100 * gap,
+        100 * limit,
+        gap <= limit && times <= MOST_OVER * BUDGET ? "good" : "WORSE");
   }
 
   private static double nanos(Runnable work) {

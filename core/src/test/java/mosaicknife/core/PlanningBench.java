@@ -50,8 +50,7 @@ public class PlanningBench {
         "a week of 12 dishes over 30 offers",
         Measured.times(plan, Against.A_SORT),
         Against.A_SORT,
-        20,
-        true);
+        20);
   }
 
   @Test
@@ -69,8 +68,7 @@ public class PlanningBench {
         "a hundred searches in the catalogue",
         Measured.times(searches, Against.A_SORT),
         Against.A_SORT,
-        20,
-        true);
+        20);
   }
 
   private static List<Offer> offers() {

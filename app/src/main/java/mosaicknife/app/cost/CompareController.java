@@ -73,7 +73,8 @@ class CompareController {
     } catch (Refusal | QuantityFormatException refusal) {
       model.addAttribute("sentence", words.say(refusal));
     }
-    Map<String, Contender> known = contenders(chosen, formats);
+    List<Offer> offers = offers(chosen);
+    Map<String, Contender> known = contenders(chosen, offers, formats);
     List<Contender> asked = new ArrayList<>();
     with.stream().distinct().filter(known::containsKey).map(known::get).forEach(asked::add);
     if (asked.size() > MOST) {
@@ -89,6 +90,7 @@ class CompareController {
         known.values().stream()
             .map(one -> new Choice(one.id(), one.name(), some.contains(one)))
             .toList());
+    model.addAttribute("more", Math.max(0, offers.size() - MOST_OFFERS));
     model.addAttribute("view", CompareView.of(new Comparison(serving, some), formats));
     return "cost/compare";
   }
@@ -114,7 +116,8 @@ class CompareController {
   }
 
   /** What can be compared: lots whose plates are costed, what is on offer, by what it is called. */
-  private Map<String, Contender> contenders(Optional<Dish> dish, Formats formats) {
+  private Map<String, Contender> contenders(
+      Optional<Dish> dish, List<Offer> offers, Formats formats) {
     Map<String, Contender> all = new LinkedHashMap<>();
     for (LotSheet sheet : costs.lately()) {
       sheet
@@ -129,7 +132,7 @@ class CompareController {
                           within(sheet.lot().state(), formats))))
           .ifPresent(one -> all.put(one.id(), one));
     }
-    for (Offer offer : offers(dish)) {
+    for (Offer offer : offers.stream().limit(MOST_OFFERS).toList()) {
       costs
           .contender(offer, dish)
           .map(
@@ -148,11 +151,10 @@ class CompareController {
     return all;
   }
 
-  /** Of a dish, what it may be made of; of none, as many as can be looked through. */
+  /** Of a dish, what it may be made of; of none, all there are. */
   private List<Offer> offers(Optional<Dish> dish) {
     return prices.offers().stream()
         .filter(offer -> dish.isEmpty() || dish.get().fish().contains(offer.species().code()))
-        .limit(MOST_OFFERS)
         .toList();
   }
 

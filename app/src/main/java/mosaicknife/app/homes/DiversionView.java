@@ -38,7 +38,8 @@ record DiversionView(List<Row> rows, List<String> missed) {
   }
 
   /** One group. */
-  record Row(String name, String whole, List<Part> parts, String useless, String wasted) {}
+  record Row(
+      String name, String whole, List<Part> parts, String useless, String wasted, String without) {}
 
   /** One way within a group; where its bar begins and how long it is, out of a hundred. */
   record Part(String way, String mass, String share, double from, double percent) {}
@@ -123,11 +124,21 @@ record DiversionView(List<Row> rows, List<String> missed) {
             .filter(ExactMoney::isPositive)
             .map(formats::money)
             .orElse("");
+    long without =
+        all.stream()
+            .map(one -> one.sheet().lot())
+            .filter(lot -> money.isPresent() && lot.price().isEmpty())
+            .filter(
+                lot ->
+                    went.getOrDefault(lot.id(), List.of()).stream()
+                        .anyMatch(one -> one.place() == Place.WASTE))
+            .count();
     return new Row(
         name,
         formats.mass(whole),
         parts,
         sum.irreducible().isPositive() ? formats.mass(sum.irreducible()) : "",
-        wasted);
+        wasted,
+        without == 0 ? "" : formats.say("homes.said.wasted-without", without));
   }
 }
