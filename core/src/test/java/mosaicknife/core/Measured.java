@@ -69,9 +69,8 @@ public final class Measured {
    * @param times how many times longer it took
    * @param known than what
    * @param limit how many times longer it may take
-   * @param holds whether what else the line says is as it should be
    */
-  public static void report(String what, double times, Against known, double limit, boolean holds) {
+  public static void report(String what, double times, Against known, double limit) {
     System.out.printf(
         "measured | %s, against %s | %.2f × | %.0f × | %s%n",
         what, known.words, times, limit, times <= limit ? "good" : "WORSE");
