@@ -41,7 +41,9 @@ class DocumentedErrors {
       errors.put("429", "Too many tries; Retry-After says when to come back.");
     } else {
       errors.put("401", "No token, or one that has ended.");
-      errors.put("403", "The role of the token does not allow it.");
+      errors.put(
+          "403",
+          "The role of the token does not allow it, or it is kept at another venue than theirs.");
     }
     errors.put("405", "This address does not take this method.");
     errors.put("406", "It answers application/json only.");

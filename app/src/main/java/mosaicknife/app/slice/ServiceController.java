@@ -11,7 +11,6 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.slice.ServicePlan;
-import mosaicknife.core.slice.ServicePlanner;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -75,8 +74,7 @@ class ServiceController {
                         .map(lot -> formats.say("shared.lot-title", lot.id(), lot.species().name()))
                         .toList())));
     model.addAttribute("nothing", asked.fillets().isEmpty());
-    model.addAttribute(
-        "view", ServiceView.of(asked, plan, ServicePlanner.byHand(asked.service()), formats));
+    model.addAttribute("view", ServiceView.of(asked, plan, plans.byHand(asked.service()), formats));
     return "slice/service";
   }
 

@@ -14,6 +14,7 @@ class ServicePlans {
   private static final int KEPT = 20;
 
   private final Recent<Service, ServicePlan> plans;
+  private final Recent<Service, ServicePlan> hands = new Recent<>(KEPT, ServicePlanner::byHand);
 
   ServicePlans(@Value("${mosaic.slice.seconds:1.5}") double seconds) {
     plans = new Recent<>(KEPT, service -> ServicePlanner.plan(service, seconds));
@@ -21,5 +22,10 @@ class ServicePlans {
 
   ServicePlan of(Service service) {
     return plans.of(service);
+  }
+
+  /** As a hand cuts without a plan: from the head end, the first of what is still wanted. */
+  ServicePlan byHand(Service service) {
+    return hands.of(service);
   }
 }

@@ -21,13 +21,7 @@ final class FullHouse {
         .executeWithoutResult(
             status -> {
               status.setRollbackOnly();
-              jdbc.sql(
-                      """
-                      update lot set finished_at = greatest(received_at, now()),
-                        finished_by = received_by
-                      where finished_at is null
-                      """)
-                  .update();
+              closeAll();
               jdbc.sql(
                       """
                       insert into lot (client_id, species, state, fish_count, invoiced_mg,
@@ -50,6 +44,34 @@ final class FullHouse {
                 throw new IllegalStateException(e);
               }
             });
+  }
+
+  private void closeAll() {
+    jdbc.sql(
+            """
+            update lot set finished_at = greatest(received_at, now()), finished_by = received_by
+            where finished_at is null
+            """)
+        .update();
+  }
+
+  /** Leaves as many lots open as are wanted, one that is there and others like it. */
+  void open(long lot, int wanted) {
+    closeAll();
+    copies(lot, wanted - 1);
+  }
+
+  /** As if all but so many of these lots were closed long ago. */
+  void closeLongAgo(long lot, int but) {
+    jdbc.sql(
+            """
+            update lot set landed_on = date '2024-01-01', received_at = timestamptz '2024-01-01 08:00Z',
+              finished_at = timestamptz '2024-01-02 08:00Z', finished_by = received_by
+            where id >= ? + ?
+            """)
+        .params(lot, but)
+        .update();
+    jdbc.sql("analyze").update();
   }
 
   interface Work {

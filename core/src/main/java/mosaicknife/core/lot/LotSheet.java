@@ -59,6 +59,7 @@ import mosaicknife.core.safety.RawGate;
  * @param balance whether it adds up
  * @param tiles how the fish is filled
  * @param norms what the house believes
+ * @param counted its plates, once they were asked for
  */
 public record LotSheet(
     Lot lot,
@@ -67,7 +68,8 @@ public record LotSheet(
     Breakdown breakdown,
     Balance balance,
     FishTiles tiles,
-    HouseNorms norms) {
+    HouseNorms norms,
+    CountedOnce counted) {
 
   private static final Optional<Purpose> PLATE = Optional.of(Purpose.PLATE);
 
@@ -75,6 +77,7 @@ public record LotSheet(
   public LotSheet {
     parts = List.copyOf(parts);
     Check.notNull(norms, "norms");
+    Check.notNull(counted, "counted");
   }
 
   /**
@@ -117,7 +120,8 @@ public record LotSheet(
         breakdown,
         balance,
         tiles(lot, parts, breakdown, norms),
-        norms);
+        norms,
+        new CountedOnce());
   }
 
   /** What is planned to be cut from a part that is not there is not there either. */
@@ -212,7 +216,7 @@ public record LotSheet(
             .toList();
     Breakdown broken =
         new Breakdown(lot.state(), lot.purchased(), lot.fish(), nodes(lot, decided, norms));
-    return new LotSheet(lot, plan, decided, broken, balance, tiles, norms);
+    return new LotSheet(lot, plan, decided, broken, balance, tiles, norms, new CountedOnce());
   }
 
   private static List<Node> nodes(Lot lot, List<LotPart> parts, HouseNorms norms) {
@@ -776,7 +780,7 @@ public record LotSheet(
    * @return the plates by what each part's dish calls a portion
    */
   public WholePortions portions() {
-    return plates().counted();
+    return counted.of(plates());
   }
 
   /**
