@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
@@ -35,6 +37,7 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
   private static final int GAP = 10;
   private static final int LEAST = 40;
   private static final int TALL = 420;
+  private static final int MOST_DRAWN = 40;
 
   /** A part or what becomes of some. */
   record Node(int x, double y, double height, String style, String title, String line) {}
@@ -44,24 +47,33 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
 
   static FlowPicture of(
       UsePlan plan, Map<Long, String> venues, Optional<ExactMoney> labour, Formats formats) {
-    Map<OnHand, Mass> parts = new LinkedHashMap<>();
+    Map<OnHand, Mass> weights = new LinkedHashMap<>();
     for (Making making : plan.makings()) {
-      making.from().forEach(grams -> parts.merge(grams.part(), grams.mass(), Mass::plus));
+      making.from().forEach(grams -> weights.merge(grams.part(), grams.mass(), Mass::plus));
     }
-    plan.left().forEach(left -> parts.merge(left.part(), left.mass(), Mass::plus));
+    plan.left().forEach(left -> weights.merge(left.part(), left.mass(), Mass::plus));
+    Set<OnHand> alone = heaviest(weights);
+    Map<Optional<OnHand>, Mass> parts = new LinkedHashMap<>();
+    weights.forEach((part, mass) -> parts.merge(drawn(part, alone), mass, Mass::plus));
     double all = Math.max(1, Mass.total(parts.values()).inGrams().doubleValue());
     double scale = TALL / all;
 
-    Map<OnHand, double[]> at = new LinkedHashMap<>();
+    Map<Optional<OnHand>, double[]> at = new LinkedHashMap<>();
     List<Node> left = new ArrayList<>();
     double y = 0;
-    for (Map.Entry<OnHand, Mass> one : parts.entrySet()) {
+    for (Map.Entry<Optional<OnHand>, Mass> one : parts.entrySet()) {
       double height = height(one.getValue(), scale);
       at.put(one.getKey(), new double[] {y + offset(one.getValue(), scale)});
       String weight =
-          one.getKey().measured() ? formats.mass(one.getValue()) : formats.about(one.getValue());
-      left.add(
-          new Node(LEFT - BAR, y, height, "part", HomeView.name(one.getKey(), formats), weight));
+          one.getKey().filter(OnHand::measured).isPresent()
+              ? formats.mass(one.getValue())
+              : formats.about(one.getValue());
+      String name =
+          one.getKey()
+              .map(part -> HomeView.name(part, formats))
+              .orElseGet(
+                  () -> formats.say("homes.said.other-parts", weights.size() - alone.size()));
+      left.add(new Node(LEFT - BAR, y, height, "part", name, weight));
       y += height + GAP;
     }
     double tallest = y;
@@ -84,38 +96,71 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
                   venues.getOrDefault(making.wanted().venue(), "?")),
               line(making, labour, formats)));
       double down = y + offset(making.mass(), scale);
+      Map<Optional<OnHand>, Mass> from = new LinkedHashMap<>();
       for (Grams grams : making.from()) {
-        double thick = grams.mass().inGrams().doubleValue() * scale;
-        ribbons.add(ribbon(at.get(grams.part()), down, thick, style, formats.mass(grams.mass())));
+        from.merge(drawn(grams.part(), alone), grams.mass(), Mass::plus);
+      }
+      for (Map.Entry<Optional<OnHand>, Mass> one : from.entrySet()) {
+        double thick = one.getValue().inGrams().doubleValue() * scale;
+        String title = formats.mass(one.getValue());
+        ribbons.add(ribbon(at.get(one.getKey()), down, thick, style, title));
         down += thick;
       }
       y += height + GAP;
     }
+    Map<Optional<OnHand>, List<Left>> rests = new LinkedHashMap<>();
     for (Left rest : plan.left()) {
-      double height = height(rest.mass(), scale);
-      right.add(
-          new Node(
-              RIGHT,
-              y,
-              height,
-              "left",
-              formats.say("homes.said.left", HomeView.name(rest.part(), formats), rest.mass()),
-              formats.say(
-                  "homes.said.next",
-                  formats.say(rest.why()),
-                  formats.say("UsePlan.Next." + rest.next().name()))));
-      double thick = rest.mass().inGrams().doubleValue() * scale;
+      rests.computeIfAbsent(drawn(rest.part(), alone), part -> new ArrayList<>()).add(rest);
+    }
+    for (Map.Entry<Optional<OnHand>, List<Left>> one : rests.entrySet()) {
+      Mass mass = Mass.total(one.getValue().stream().map(Left::mass).toList());
+      double height = height(mass, scale);
+      right.add(rest(one.getValue(), one.getKey(), mass, y, height, formats));
       ribbons.add(
           ribbon(
-              at.get(rest.part()),
-              y + offset(rest.mass(), scale),
-              thick,
+              at.get(one.getKey()),
+              y + offset(mass, scale),
+              mass.inGrams().doubleValue() * scale,
               "left",
-              formats.mass(rest.mass())));
+              formats.mass(mass)));
       y += height + GAP;
     }
     int height = (int) Math.ceil(Math.max(tallest, y));
     return new FlowPicture(WIDTH, height, left, right, ribbons);
+  }
+
+  /** More than these are no picture any more: the others stand together, as one. */
+  private static Set<OnHand> heaviest(Map<OnHand, Mass> weights) {
+    return weights.entrySet().stream()
+        .sorted(Map.Entry.<OnHand, Mass>comparingByValue().reversed())
+        .limit(weights.size() <= MOST_DRAWN ? MOST_DRAWN : MOST_DRAWN - 1)
+        .map(Map.Entry::getKey)
+        .collect(Collectors.toSet());
+  }
+
+  private static Optional<OnHand> drawn(OnHand part, Set<OnHand> alone) {
+    return Optional.of(part).filter(alone::contains);
+  }
+
+  private static Node rest(
+      List<Left> rests,
+      Optional<OnHand> part,
+      Mass mass,
+      double y,
+      double height,
+      Formats formats) {
+    Left first = rests.get(0);
+    String title =
+        part.map(one -> formats.say("homes.said.left", HomeView.name(one, formats), mass))
+            .orElseGet(() -> formats.say("homes.said.left-of-others", rests.size(), mass));
+    String line =
+        part.isEmpty()
+            ? formats.say("homes.said.each-in-the-list")
+            : formats.say(
+                "homes.said.next",
+                formats.say(first.why()),
+                formats.say("UsePlan.Next." + first.next().name()));
+    return new Node(RIGHT, y, height, "left", title, line);
   }
 
   /** Grams, money for who may see it, and minutes. */

@@ -114,6 +114,7 @@ public class ManyLotsTest extends WithPages {
                   "/",
                   "/slice",
                   "/uses",
+                  "/uses/plan",
                   "/kitchen",
                   "/clock",
                   "/dock",
