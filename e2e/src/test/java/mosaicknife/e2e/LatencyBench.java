@@ -282,7 +282,7 @@ public class LatencyBench extends InBrowser {
     }
     double sheet = sheet(page, "/bench/6");
     times(
-        "from touch to shown weight, slowest, against a sheet", Collections.max(shown) / sheet, 6);
+        "from touch to shown weight, slowest, against a sheet", Collections.max(shown) / sheet, 2);
   }
 
   @Test
@@ -321,7 +321,7 @@ public class LatencyBench extends InBrowser {
             .toList();
     assertTrue(delays.size() > 20, "only " + delays.size() + " readings seen");
     double shown = delays.get((int) (delays.size() * 0.95));
-    times("a reading on the page, 95 %, against a sheet", shown / sheet(page, "/bench/7"), 6);
+    times("a reading on the page, 95 %, against a sheet", shown / sheet(page, "/bench/7"), 2);
   }
 
   @Test

@@ -34,6 +34,8 @@ public class Here {
         """
         from order_line l join purchase_order o on o.id = l.order_id where l.client_id::text = :id
         """),
+    /** A line of an order, by its number. */
+    LINE("from order_line l join purchase_order o on o.id = l.order_id where l.id = :id"),
     /** Something planned to be made: where it is made. */
     MAKING("from making where id = :id"),
     /** A pot, by its number. */

@@ -102,7 +102,9 @@ public class LotRegister {
    * @return the lot
    * @throws Refusal if dates, counts or masses cannot be right
    */
-  @PreAuthorize("hasAuthority('RECEIVE') and @here.at(#delivery.venue())")
+  @PreAuthorize(
+      "hasAuthority('RECEIVE') and @here.at(#delivery.venue())"
+          + " and @here.of('LINE', #delivery.receipt().arrival().orderLine().orElse(0L))")
   public Lot receive(Delivery delivery) {
     Optional<LotEntity> sentBefore = lots.findByClientId(delivery.clientId());
     Receipt receipt = delivery.receipt();

@@ -21,10 +21,14 @@ import java.util.OptionalLong;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import mosaicknife.app.TestLots;
 import mosaicknife.app.WithDatabase;
 import mosaicknife.app.account.TokenIssuer.IssuedToken;
 import mosaicknife.app.account.TokenIssuer.SignInRefused;
+import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Words;
+import mosaicknife.core.anatomy.State;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.access.AccessDeniedException;
@@ -42,6 +46,8 @@ public class PeopleTest extends WithDatabase {
   @Autowired private TokenIssuer tokens;
   @Autowired private SignInGuard guard;
   @Autowired private WelcomeLink links;
+  @Autowired private LotRegister lots;
+  @Autowired private Words words;
   @Autowired private JdbcClient jdbc;
 
   @DataProvider
@@ -111,6 +117,40 @@ public class PeopleTest extends WithDatabase {
     assertThrows(SignInRefused.class, () -> tokens.issue("leaver", PASSWORD, "10.1.0.1"));
     people.as("adaeze", () -> book.switchOn(leaver));
     assertTrue(tokens.find(tokens.issue("leaver", PASSWORD, "10.1.0.1").token()).isPresent());
+  }
+
+  @Test
+  public void whoeverWorksAtOneVenueChangesNothingAtTheOther() {
+    people.as("adaeze", () -> book.add("counter", "A Counter Hand", Role.BUTCHER, PASSWORD));
+    long hand = people.idOf("counter");
+    IssuedToken token = tokens.issue("counter", PASSWORD, "10.1.0.3");
+    people.as("adaeze", () -> book.workAt(hand, Optional.of(2L)));
+    assertEquals(tokens.find(token.token()), Optional.empty(), "so that it counts at once");
+    TestLots house = new TestLots(applicationContext);
+    long lot = house.receive("hake", State.GUTTED, 1, "3.000");
+    jdbc.sql("update lot set venue_id = 1 where id = ?").param(lot).update();
+    people.as(
+        "counter",
+        () -> {
+          Refusal refused = expectThrows(Refusal.class, () -> lots.serveAsItsDishes(lot));
+          assertEquals(refused.kind(), Refusal.Kind.ELSEWHERE);
+          assertEquals(
+              words.say(refused),
+              "This is kept at Lantern House, and you work at Low Tide Counter."
+                  + " Ask somebody there, or an owner.");
+          assertEquals(lots.get(lot).id(), lot, "whoever works elsewhere may look");
+          jdbc.sql("update lot set venue_id = 2 where id = ?").param(lot).update();
+          lots.serveAsItsDishes(lot);
+        });
+    house.close();
+    people.as("adaeze", () -> book.changeRole(hand, Role.OWNER));
+    assertEquals(person("counter").venue(), Optional.empty(), "an owner works everywhere");
+    people.as(
+        "adaeze",
+        () -> {
+          assertThrows(Refusal.class, () -> book.workAt(hand, Optional.of(2L)));
+          book.switchOff(hand);
+        });
   }
 
   @Test
@@ -399,11 +439,14 @@ public class PeopleTest extends WithDatabase {
   }
 
   private Role role(String signIn) {
+    return person(signIn).role();
+  }
+
+  private Person person(String signIn) {
     return book.everybody().stream()
         .filter(p -> p.signIn().equals(signIn))
         .findFirst()
-        .orElseThrow()
-        .role();
+        .orElseThrow();
   }
 
   private long count(String sql, String parameter) {
