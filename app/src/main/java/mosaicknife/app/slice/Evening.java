@@ -21,6 +21,7 @@ import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.portion.Serving;
+import mosaicknife.core.slice.Fillet;
 import mosaicknife.core.slice.PortionType;
 import mosaicknife.core.slice.Service;
 import mosaicknife.core.slice.Service.OnTheBoard;
@@ -62,7 +63,7 @@ class Evening {
       List<Lot> heldBack) {}
 
   /** A fillet with its lot. */
-  record OnALot(LotSheet sheet, OnBoard piece) {
+  record OnALot(LotSheet sheet, OnBoard piece, Fillet shape) {
 
     String id() {
       return sheet.lot().id() + " " + piece.part().slot() + " " + piece.fish();
@@ -76,8 +77,10 @@ class Evening {
     for (LotSheet sheet : here) {
       OnBoard.toSlice(sheet).stream()
           .filter(OnBoard::isWeighed)
-          .filter(one -> one.shape(sheet.lot(), Optional.empty()).isPresent())
-          .forEach(one -> fillets.add(new OnALot(sheet, one)));
+          .forEach(
+              one ->
+                  one.shape(sheet.lot(), Optional.empty())
+                      .ifPresent(shape -> fillets.add(new OnALot(sheet, one, shape))));
     }
     List<Dish> served =
         dishes.all().stream()
@@ -142,9 +145,7 @@ class Evening {
           kinds.add(i);
         }
       }
-      one.piece()
-          .shape(one.sheet().lot(), Optional.empty())
-          .ifPresent(fillet -> board.add(new OnTheBoard(one.id(), fillet, kinds)));
+      board.add(new OnTheBoard(one.id(), one.shape(), kinds));
     }
     return board;
   }
