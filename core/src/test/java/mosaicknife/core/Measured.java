@@ -102,7 +102,7 @@ public final class Measured {
    */
   public static void reportGap(String what, double gap, double limit, double times) {
     System.out.printf(
-        "measured | %s, gap after %d known models | %.1f %% | %.0f %% | %s%n",
+        "measured | %s, gap after %d known models | %.1f %% | %.1f %% | %s%n",
         what,
         BUDGET,
         100 * gap,

@@ -29,11 +29,6 @@ public class Here {
                 i.venue_id) as venue_id
               from larder_item i where i.code = upper(:id)) shelf
         """),
-    /** What a coming order line is bought for. */
-    COMING(
-        """
-        from order_line l join purchase_order o on o.id = l.order_id where l.client_id::text = :id
-        """),
     /** A line of an order, by its number. */
     LINE("from order_line l join purchase_order o on o.id = l.order_id where l.id = :id"),
     /** Something planned to be made: where it is made. */
@@ -136,7 +131,7 @@ public class Here {
     }
     return hand instanceof HandId.Cut cut
         ? of(Thing.LOT, cut.lot())
-        : of(Thing.COMING, ((HandId.Coming) hand).line());
+        : of(Thing.LINE, Long.valueOf(((HandId.Coming) hand).line()));
   }
 
   /**

@@ -113,7 +113,7 @@ public class PeopleRegister {
   @PreAuthorize("hasAuthority('MANAGE_HOUSE')")
   public void workAt(long id, Optional<Long> venue) {
     PersonEntity person = get(id);
-    if (venue.isPresent() && person.role() == Role.OWNER) {
+    if (venue.isPresent() && person.role().worksEverywhere()) {
       throw Refusal.ofInput("account.problem.owner-everywhere", person.toPerson().name());
     }
     person.worksAt(venue);

@@ -70,7 +70,7 @@ class PersonEntity {
 
   void changeRole(Role newRole) {
     role = newRole;
-    venueId = role == Role.OWNER ? null : venueId;
+    venueId = role.worksEverywhere() ? null : venueId;
   }
 
   void changePassword(String hash) {

@@ -33,4 +33,13 @@ public enum Role {
   public Set<Permission> permissions() {
     return permissions;
   }
+
+  /**
+   * Returns whether such a person works at every venue, whatever is said of them.
+   *
+   * @return true for owners
+   */
+  public boolean worksEverywhere() {
+    return this == OWNER;
+  }
 }

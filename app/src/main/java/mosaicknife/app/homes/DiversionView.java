@@ -93,12 +93,12 @@ record DiversionView(List<Row> rows, List<String> missed) {
       Map<Long, List<Went>> went,
       Optional<Map<Long, LotMoney>> money,
       Formats formats) {
-    Diversion sum =
-        Diversion.sum(
-            all.stream()
-                .map(one -> one.sheet())
-                .map(sheet -> Diversion.of(sheet, went.getOrDefault(sheet.lot().id(), List.of())))
-                .toList());
+    Map<Lot, Diversion> byLot = new LinkedHashMap<>();
+    for (Looked one : all) {
+      Lot lot = one.sheet().lot();
+      byLot.put(lot, Diversion.of(one.sheet(), went.getOrDefault(lot.id(), List.of())));
+    }
+    Diversion sum = Diversion.sum(byLot.values());
     Mass whole = sum.whole();
     List<Part> parts = new ArrayList<>();
     double from = 0;
@@ -114,9 +114,9 @@ record DiversionView(List<Row> rows, List<String> missed) {
     String wasted =
         money
             .map(
-                byLot ->
+                known ->
                     all.stream()
-                        .map(one -> byLot.get(one.sheet().lot().id()))
+                        .map(one -> known.get(one.sheet().lot().id()))
                         .filter(one -> one.places().containsKey(Place.WASTE))
                         .map(one -> one.places().get(Place.WASTE).toExact())
                         .reduce(ExactMoney::plus))
@@ -125,13 +125,9 @@ record DiversionView(List<Row> rows, List<String> missed) {
             .map(formats::money)
             .orElse("");
     long without =
-        all.stream()
-            .map(one -> one.sheet().lot())
-            .filter(lot -> money.isPresent() && lot.price().isEmpty())
-            .filter(
-                lot ->
-                    went.getOrDefault(lot.id(), List.of()).stream()
-                        .anyMatch(one -> one.place() == Place.WASTE))
+        byLot.entrySet().stream()
+            .filter(one -> money.isPresent() && one.getKey().price().isEmpty())
+            .filter(one -> one.getValue().wasted().isPositive())
             .count();
     return new Row(
         name,

@@ -45,6 +45,14 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
   /** Grams that flow from one to the other. */
   record Ribbon(String path, String style, String title) {}
 
+  /** What something is made of, or what is left: grams of a part, or of the others together. */
+  private record Target(String style, String title, String line, Map<Optional<OnHand>, Mass> from) {
+
+    Mass mass() {
+      return Mass.total(from.values());
+    }
+  }
+
   static FlowPicture of(
       UsePlan plan, Map<Long, String> venues, Optional<ExactMoney> labour, Formats formats) {
     Map<OnHand, Mass> weights = new LinkedHashMap<>();
@@ -53,80 +61,97 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
     }
     plan.left().forEach(left -> weights.merge(left.part(), left.mass(), Mass::plus));
     Set<OnHand> alone = heaviest(weights);
+    List<Target> targets = new ArrayList<>();
+    plan.makings().forEach(one -> targets.add(target(one, alone, venues, labour, formats)));
+    targets.addAll(rests(plan.left(), alone, formats));
+
     Map<Optional<OnHand>, Mass> parts = new LinkedHashMap<>();
     weights.forEach((part, mass) -> parts.merge(drawn(part, alone), mass, Mass::plus));
-    double all = Math.max(1, Mass.total(parts.values()).inGrams().doubleValue());
-    double scale = TALL / all;
-
+    double scale = TALL / Math.max(1, Mass.total(parts.values()).inGrams().doubleValue());
     Map<Optional<OnHand>, double[]> at = new LinkedHashMap<>();
     List<Node> left = new ArrayList<>();
-    double y = 0;
+    double tallest = 0;
     for (Map.Entry<Optional<OnHand>, Mass> one : parts.entrySet()) {
       double height = height(one.getValue(), scale);
-      at.put(one.getKey(), new double[] {y + offset(one.getValue(), scale)});
-      String weight =
-          one.getKey().filter(OnHand::measured).isPresent()
-              ? formats.mass(one.getValue())
-              : formats.about(one.getValue());
-      String name =
+      at.put(one.getKey(), new double[] {tallest + offset(one.getValue(), scale)});
+      String title =
           one.getKey()
               .map(part -> HomeView.name(part, formats))
               .orElseGet(
                   () -> formats.say("homes.said.other-parts", weights.size() - alone.size()));
-      left.add(new Node(LEFT - BAR, y, height, "part", name, weight));
-      y += height + GAP;
+      String weight =
+          one.getKey().filter(OnHand::measured).isPresent()
+              ? formats.mass(one.getValue())
+              : formats.about(one.getValue());
+      left.add(new Node(LEFT - BAR, tallest, height, "part", title, weight));
+      tallest += height + GAP;
     }
-    double tallest = y;
     List<Node> right = new ArrayList<>();
     List<Ribbon> ribbons = new ArrayList<>();
-    y = 0;
-    for (Making making : plan.makings()) {
-      double height = height(making.mass(), scale);
-      String style = making.wanted().use().purpose().name();
-      right.add(
-          new Node(
-              RIGHT,
-              y,
-              height,
-              style,
-              formats.say(
-                  "homes.said.made-at",
-                  making.units(),
-                  making.wanted().use().name(),
-                  venues.getOrDefault(making.wanted().venue(), "?")),
-              line(making, labour, formats)));
-      double down = y + offset(making.mass(), scale);
-      Map<Optional<OnHand>, Mass> from = new LinkedHashMap<>();
-      for (Grams grams : making.from()) {
-        from.merge(drawn(grams.part(), alone), grams.mass(), Mass::plus);
-      }
-      for (Map.Entry<Optional<OnHand>, Mass> one : from.entrySet()) {
+    double y = 0;
+    for (Target target : targets) {
+      double height = height(target.mass(), scale);
+      right.add(new Node(RIGHT, y, height, target.style(), target.title(), target.line()));
+      double down = y + offset(target.mass(), scale);
+      for (Map.Entry<Optional<OnHand>, Mass> one : target.from().entrySet()) {
         double thick = one.getValue().inGrams().doubleValue() * scale;
         String title = formats.mass(one.getValue());
-        ribbons.add(ribbon(at.get(one.getKey()), down, thick, style, title));
+        ribbons.add(ribbon(at.get(one.getKey()), down, thick, target.style(), title));
         down += thick;
       }
       y += height + GAP;
     }
-    Map<Optional<OnHand>, List<Left>> rests = new LinkedHashMap<>();
-    for (Left rest : plan.left()) {
-      rests.computeIfAbsent(drawn(rest.part(), alone), part -> new ArrayList<>()).add(rest);
+    return new FlowPicture(WIDTH, (int) Math.ceil(Math.max(tallest, y)), left, right, ribbons);
+  }
+
+  private static Target target(
+      Making making,
+      Set<OnHand> alone,
+      Map<Long, String> venues,
+      Optional<ExactMoney> labour,
+      Formats formats) {
+    Map<Optional<OnHand>, Mass> from = new LinkedHashMap<>();
+    for (Grams grams : making.from()) {
+      from.merge(drawn(grams.part(), alone), grams.mass(), Mass::plus);
     }
-    for (Map.Entry<Optional<OnHand>, List<Left>> one : rests.entrySet()) {
-      Mass mass = Mass.total(one.getValue().stream().map(Left::mass).toList());
-      double height = height(mass, scale);
-      right.add(rest(one.getValue(), one.getKey(), mass, y, height, formats));
-      ribbons.add(
-          ribbon(
-              at.get(one.getKey()),
-              y + offset(mass, scale),
-              mass.inGrams().doubleValue() * scale,
+    String title =
+        formats.say(
+            "homes.said.made-at",
+            making.units(),
+            making.wanted().use().name(),
+            venues.getOrDefault(making.wanted().venue(), "?"));
+    String style = making.wanted().use().purpose().name();
+    return new Target(style, title, line(making, labour, formats), from);
+  }
+
+  private static List<Target> rests(List<Left> all, Set<OnHand> alone, Formats formats) {
+    List<Target> rests = new ArrayList<>();
+    List<Left> others = new ArrayList<>();
+    for (Left rest : all) {
+      if (alone.contains(rest.part())) {
+        rests.add(
+            new Target(
+                "left",
+                formats.say("homes.said.left", HomeView.name(rest.part(), formats), rest.mass()),
+                formats.say(
+                    "homes.said.next",
+                    formats.say(rest.why()),
+                    formats.say("UsePlan.Next." + rest.next().name())),
+                Map.of(Optional.of(rest.part()), rest.mass())));
+      } else {
+        others.add(rest);
+      }
+    }
+    if (!others.isEmpty()) {
+      Mass mass = Mass.total(others.stream().map(Left::mass).toList());
+      rests.add(
+          new Target(
               "left",
-              formats.mass(mass)));
-      y += height + GAP;
+              formats.say("homes.said.left-of-others", others.size(), mass),
+              formats.say("homes.said.each-in-the-list"),
+              Map.of(Optional.empty(), mass)));
     }
-    int height = (int) Math.ceil(Math.max(tallest, y));
-    return new FlowPicture(WIDTH, height, left, right, ribbons);
+    return rests;
   }
 
   /** More than these are no picture any more: the others stand together, as one. */
@@ -140,27 +165,6 @@ record FlowPicture(int width, int height, List<Node> parts, List<Node> uses, Lis
 
   private static Optional<OnHand> drawn(OnHand part, Set<OnHand> alone) {
     return Optional.of(part).filter(alone::contains);
-  }
-
-  private static Node rest(
-      List<Left> rests,
-      Optional<OnHand> part,
-      Mass mass,
-      double y,
-      double height,
-      Formats formats) {
-    Left first = rests.get(0);
-    String title =
-        part.map(one -> formats.say("homes.said.left", HomeView.name(one, formats), mass))
-            .orElseGet(() -> formats.say("homes.said.left-of-others", rests.size(), mass));
-    String line =
-        part.isEmpty()
-            ? formats.say("homes.said.each-in-the-list")
-            : formats.say(
-                "homes.said.next",
-                formats.say(first.why()),
-                formats.say("UsePlan.Next." + first.next().name()));
-    return new Node(RIGHT, y, height, "left", title, line);
   }
 
   /** Grams, money for who may see it, and minutes. */

@@ -29,6 +29,7 @@ import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.State;
+import mosaicknife.core.use.HandId;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.access.AccessDeniedException;
@@ -47,6 +48,7 @@ public class PeopleTest extends WithDatabase {
   @Autowired private SignInGuard guard;
   @Autowired private WelcomeLink links;
   @Autowired private LotRegister lots;
+  @Autowired private Here here;
   @Autowired private Words words;
   @Autowired private JdbcClient jdbc;
 
@@ -151,6 +153,37 @@ public class PeopleTest extends WithDatabase {
           assertThrows(Refusal.class, () -> book.workAt(hand, Optional.of(2L)));
           book.switchOff(hand);
         });
+  }
+
+  /** What is ordered for a venue is known there by the line, at the dock and among the uses. */
+  @Test
+  public void anOrderBelongsToItsVenue() {
+    people.as("adaeze", () -> book.add("orderer", "An Orderer", Role.BUTCHER, PASSWORD));
+    long orderer = people.idOf("orderer");
+    long line = jdbc.sql("select min(id) from order_line").query(Long.class).single();
+    long venue =
+        jdbc.sql(
+                "select venue_id from purchase_order o join order_line l on l.order_id = o.id"
+                    + " where l.id = ?")
+            .param(line)
+            .query(Long.class)
+            .single();
+    List<HandId> coming = List.of(new HandId.Coming("" + line, "fillet-left"));
+    people.as("adaeze", () -> book.workAt(orderer, Optional.of(3 - venue)));
+    people.as(
+        "orderer",
+        () -> {
+          assertThrows(Refusal.class, () -> here.of(Here.Thing.LINE, line));
+          assertThrows(Refusal.class, () -> here.ofHands(coming));
+        });
+    people.as("adaeze", () -> book.workAt(orderer, Optional.of(venue)));
+    people.as(
+        "orderer",
+        () -> {
+          assertTrue(here.of(Here.Thing.LINE, line));
+          assertTrue(here.ofHands(coming));
+        });
+    people.as("adaeze", () -> book.switchOff(orderer));
   }
 
   @Test

@@ -18,6 +18,8 @@ import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
+import mosaicknife.app.parts.PurposeAssigner;
+import mosaicknife.app.parts.Use;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.app.weighing.Take;
@@ -31,7 +33,10 @@ import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.safety.Allergen;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.UseCatalogue;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.testng.annotations.Test;
 
 /** Uses of the whole house: the plan, what is decided, what is made, and the book of uses. */
@@ -43,6 +48,8 @@ public class HomesPagesTest extends WithPages {
   @Autowired private LotSheets sheets;
   @Autowired private WeighingRecorder bench;
   @Autowired private HouseSettings houses;
+  @Autowired private PurposeAssigner purposes;
+  @Autowired private JdbcClient jdbc;
 
   private long hake(String... parts) {
     long lot = new TestLots(applicationContext).receive("hake", State.GUTTED, 1, "6.000");
@@ -461,6 +468,34 @@ public class HomesPagesTest extends WithPages {
     assertTrue(follow("ines", "/uses/wants", field, "23:59").contains("Saved."));
     assertEquals(
         book.rooms().get(lantern()).lastHour(), Optional.of(java.time.LocalTime.of(23, 59)));
+  }
+
+  @Test
+  public void wasteThatHasNoPriceYetIsNamedAndNotLeftOutSilently() throws Exception {
+    long lot = hake("head", "0.700", "frame", "1.100");
+    send(lot, "head", Purpose.BIN);
+    String said = "not counting the waste of one lot that has no price yet";
+    assertFalse(row(lot).contains(said), "it has its price");
+    jdbc.sql("update lot set price_per_kg = null where id = ?").param(lot).update();
+    assertTrue(row(lot).contains(said), row(lot));
+    assertFalse(page("tobiah", "/uses/went").contains("no price yet"), "who sees no money");
+    send(lot, "head", Purpose.POT);
+    assertFalse(row(lot).contains(said), "nothing is wasted");
+    jdbc.sql("update lot set price_per_kg = 12 where id = ?").param(lot).update();
+  }
+
+  private void send(long lot, String slot, Purpose purpose) {
+    int version = sheets.get(lot).find(slot).orElseThrow().version();
+    Use use = new Use("", Optional.empty(), Optional.empty());
+    people.as("ines", () -> purposes.assign(lot, slot, version, purpose, use));
+  }
+
+  private String row(long lot) throws Exception {
+    return Jsoup.parse(page("ines", "/uses/went")).select(".ways li").stream()
+        .map(Element::text)
+        .filter(text -> text.startsWith("Lot " + lot + " "))
+        .findFirst()
+        .orElse("");
   }
 
   @Test

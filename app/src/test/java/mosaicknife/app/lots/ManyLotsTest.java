@@ -1,5 +1,6 @@
 package mosaicknife.app.lots;
 
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
@@ -44,7 +45,7 @@ public class ManyLotsTest extends WithPages {
   }
 
   private long oldestOpen() {
-    return jdbc.sql("select id from lot where finished_at is null order by received_at limit 1")
+    return jdbc.sql("select id from lot where finished_at is null order by received_at, id limit 1")
         .query(Long.class)
         .single();
   }
@@ -94,7 +95,8 @@ public class ManyLotsTest extends WithPages {
           assertEquals(lots.open().size(), 400);
           String today = page("ines", "/");
           assertTrue(today.contains("388 more"), "twelve rows, and the others are named");
-          assertTrue(page("ines", "/slice").contains("/" + oldest), "the oldest is on the board");
+          String slice = page("ines", "/slice");
+          assertTrue(slice.contains("/" + oldest), slice);
           List<OnHand> hand = planner.question().parts();
           assertEquals(
               hand.stream()
@@ -107,6 +109,17 @@ public class ManyLotsTest extends WithPages {
               400L);
           String uses = page("ines", "/uses?page=2");
           assertTrue(uses.contains(", " + hand.size() + " in all"), uses);
+          String plan = page("ines", "/uses/plan");
+          assertTrue(plan.contains((hand.size() - 39) + " other parts"), "the others as one");
+          String api =
+              mvc.perform(
+                      get("/api/v1/lots?page=99")
+                          .header("Authorization", "Bearer " + token("ines")))
+                  .andReturn()
+                  .getResponse()
+                  .getContentAsString(StandardCharsets.UTF_8);
+          int total = jdbc.sql("select count(*) from lot").query(Integer.class).single();
+          assertTrue(api.contains("\"total\":" + total), api);
           assertTrue(
               page("ines", "/clock/day").contains("360 newer lots wait"), "forty are placed");
           for (String address :

@@ -143,6 +143,15 @@ public record Diversion(Map<Way, Mass> grams, Mass irreducible) {
   }
 
   /**
+   * Returns what was composted or binned though it had a use.
+   *
+   * @return the mass without what nobody can use, from 0 g
+   */
+  public Mass wasted() {
+    return of(Way.COMPOSTED).plus(of(Way.BINNED)).minus(irreducible);
+  }
+
+  /**
    * Returns all its grams.
    *
    * @return the sum over all ways

@@ -137,6 +137,7 @@ public class LarderMoneyTest {
     assertEquals(went.of(Diversion.Way.COMPOSTED), Mass.ofGrams(960));
     assertEquals(went.of(Diversion.Way.BINNED), Mass.ofGrams(100));
     assertEquals(went.irreducible(), Mass.ofGrams(60), "the gills; the head had uses");
+    assertEquals(went.wasted(), Mass.ofGrams(1000), "the head, and 100 g of a fillet");
     assertEquals(went.whole(), Mass.ofGrams(3860));
   }
 

@@ -50,7 +50,7 @@ public class ServiceBench {
           hand.lost(),
           money);
     }
-    Measured.reportGap("40 fillets and 4 kinds of portion, worst of six", gap, 0.03, worst);
+    Measured.reportGap("40 fillets and 4 kinds of portion, worst of six", gap, 0.005, worst);
   }
 
   private static Service day(int seed, boolean zones) {
