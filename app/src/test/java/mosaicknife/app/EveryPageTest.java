@@ -50,6 +50,7 @@ public class EveryPageTest extends WithPages {
   private static final List<String> CATALOGUE =
       List.of(
           "anatomy/species.csv",
+          "anatomy/market-names.csv",
           "anatomy/body-plans.csv",
           "anatomy/part-kinds.csv",
           "anatomy/refused.csv",

@@ -234,7 +234,7 @@ public class PagesTest extends WithDatabase {
     assertContains(page, "11 things are missing or unclear");
     assertContains(page, "No fish here is called “&lt;script&gt;");
     assertContains(page, "“-3” isn’t a whole number from 1 to 500");
-    assertContains(page, "“stone” is not a unit");
+    assertContains(page, "No scale here shows stones");
     assertContains(page, "value=\"1,318 stone\"");
     assertContains(page, "The note has 6");
   }

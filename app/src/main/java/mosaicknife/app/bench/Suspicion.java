@@ -65,7 +65,7 @@ record Suspicion(
             part.map(p -> formats.say("bench.said.look-at", p.name())).orElse(""),
             e.line(),
             e.cause(),
-            Math.min(99, Math.round(100 * e.probability()))));
+            Math.min(99, Math.round(100 * e.claimed()))));
   }
 
   /** Why a weighing was corrected, as it is kept with the fact. */

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mosaicknife.app.catalogue.FishNames;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
@@ -201,19 +202,19 @@ public record DishForm(
         Arrays.stream(Allergen.values())
             .filter(allergen -> allergens.contains(allergen.name()))
             .collect(Collectors.toSet()),
-        List.copyOf(species(fish, catalogue)),
-        sold(catalogue));
+        List.copyOf(species(fish, new FishNames(catalogue, formats))),
+        sold(catalogue, new FishNames(catalogue, formats)));
   }
 
   /** What a person said; else what the name of the dish says. */
-  private Set<String> sold(Catalogue catalogue) {
-    Set<String> made = species(fish, catalogue);
+  private Set<String> sold(Catalogue catalogue, FishNames names) {
+    Set<String> made = species(fish, names);
     if (soldAs == null) {
       return SoldAs.suggested(name, made.stream().map(catalogue::getSpecies).toList()).stream()
           .map(Species::code)
           .collect(Collectors.toSet());
     }
-    Set<String> said = soldAs.isBlank() ? made : species(soldAs, catalogue);
+    Set<String> said = soldAs.isBlank() ? made : species(soldAs, names);
     for (String code : said) {
       if (!made.contains(code)) {
         throw Refusal.ofField("soldAs", "buy.problem.sold-as-another", named(code, catalogue));
@@ -228,20 +229,19 @@ public record DishForm(
         : Optional.of(Typed.money(typed, MOST_PRICE, currency, field));
   }
 
-  private static Set<String> species(String fish, Catalogue catalogue) {
+  private static Set<String> species(String fish, FishNames names) {
     Set<String> codes = new LinkedHashSet<>();
     for (String line : text(fish).split("[\\r\\n]+")) {
       if (line.isBlank()) {
         continue;
       }
-      List<Species> found = catalogue.search(PlainText.line(line, 120, "fish", FieldName.FISH));
-      if (found.isEmpty()) {
-        throw Refusal.ofField(
-            "fish",
-            "buy.problem.no-fish-here-is-called",
-            PlainText.line(line, 120, "fish", FieldName.FISH));
-      }
-      codes.add(found.get(0).code());
+      String typed = PlainText.line(line, 120, "fish", FieldName.FISH);
+      codes.add(
+          names
+              .writtenOrMeant(typed, "fish")
+              .orElseThrow(
+                  () -> Refusal.ofField("fish", "buy.problem.no-fish-here-is-called", typed))
+              .code());
     }
     if (codes.isEmpty()) {
       throw Refusal.ofField("fish", "buy.problem.which-fish-is-it-made");

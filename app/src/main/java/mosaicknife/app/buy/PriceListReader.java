@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mosaicknife.app.catalogue.FishNames;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -194,13 +195,7 @@ final class PriceListReader {
     return known
         .computeIfAbsent(
             name.toLowerCase(Locale.ROOT),
-            wanted ->
-                catalogue.search(name).stream()
-                    .filter(
-                        s ->
-                            s.code().equals(wanted)
-                                || s.names().anyMatch(n -> n.equalsIgnoreCase(name)))
-                    .findFirst())
+            wanted -> new FishNames(catalogue, formats).written(name, "fish"))
         .orElseThrow(
             () -> Refusal.ofInput("buy.problem.no-fish-in-the-catalogue", shortened(name)));
   }

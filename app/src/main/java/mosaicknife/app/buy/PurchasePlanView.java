@@ -238,6 +238,15 @@ record PurchasePlanView(
 
   private static List<Notice> notices(Plan plan, Formats formats) {
     List<Notice> notices = new ArrayList<>();
+    plan.leftOut()
+        .forEach(
+            one ->
+                notices.add(
+                    Notice.of(
+                        formats.say(
+                            "buy.said.left-out",
+                            name(one.offer(), formats),
+                            formats.say(one.leftOut().orElseThrow())))));
     plan.bought().ifPresent(bought -> breakEven(plan, bought, formats).ifPresent(notices::add));
     plan.stock()
         .flatMap(stock -> bones(stock, plan, formats))
@@ -262,8 +271,12 @@ record PurchasePlanView(
         plan.candidates().stream().filter(o -> o.offer().form() == Form.WHOLE).findFirst();
     return whole.map(
         own -> {
-          String limit = formats.price(own.breakEvenAgainst(bought));
           String what = name(own.offer(), formats);
+          if (own.breakEvenAgainst(bought).isEmpty()) {
+            return new Notice(
+                formats.say("buy.said.pays-at-no-price", what, bought.offer().supplier()), true);
+          }
+          String limit = formats.price(own.breakEvenAgainst(bought).get());
           boolean passed = own.costPerServed().compareTo(bought.costPerServed()) > 0;
           return new Notice(
               passed
@@ -302,17 +315,18 @@ record PurchasePlanView(
     return formats.row(findings.stream().map(formats::say).toList());
   }
 
-  /** Both as whole percents, where a table has no room for words. */
+  /** The honest one as whole percents, where a table has no room for words. */
   private static String riskInShort(Candidate candidate) {
-    long usual = Math.round(candidate.risk() * 100);
-    long lean = Math.round(candidate.riskIfLean() * 100);
-    return usual == lean ? "≈ " + usual + " %" : "≈ " + usual + "–" + lean + " %";
+    return "≈ " + Math.round(candidate.riskInAll() * 100) + " %";
   }
 
-  /** Both as whole percents; the second only where it is not the same. */
+  /** The honest one first; if the norm holds and if it is off only where they differ. */
   private static String risk(Candidate candidate, Formats formats) {
     long usual = Math.round(candidate.risk() * 100);
     long lean = Math.round(candidate.riskIfLean() * 100);
-    return usual == lean ? "≈ " + usual + " %" : formats.say("buy.said.risk-up-to", usual, lean);
+    long inAll = Math.round(candidate.riskInAll() * 100);
+    return usual == lean
+        ? "≈ " + inAll + " %"
+        : formats.say("buy.said.risk-up-to", inAll, usual, lean);
   }
 }

@@ -19,6 +19,7 @@ import mosaicknife.core.buying.Demand.Per;
 import mosaicknife.core.buying.Offer;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.buying.OrderPlanner;
+import mosaicknife.core.buying.OrderPlanner.Considered;
 import mosaicknife.core.buying.StockNeed;
 import mosaicknife.core.buying.SurplusHome;
 import mosaicknife.core.buying.Wish;
@@ -62,6 +63,7 @@ public class PurchasePlanner {
    * @param candidates what keeps the promise, the cheapest by served portion first; only fish the
    *     dish is sold as
    * @param others the same of fish that would be substitutes, to be chosen knowingly
+   * @param leftOut offers that are none for the dish, with the reason
    * @param bought the cheapest bought-in fillet, if one is on offer
    * @param substitutes fish that eat alike, the nearest first, only those in season or on offer
    * @param madeOf the fish the dish may be made of
@@ -76,6 +78,7 @@ public class PurchasePlanner {
       Optional<Demand> demand,
       List<Candidate> candidates,
       List<Candidate> others,
+      List<Considered> leftOut,
       Optional<Candidate> bought,
       List<Alternative> substitutes,
       List<Species> madeOf,
@@ -140,13 +143,14 @@ public class PurchasePlanner {
       Dish dish, PlanWish wish, List<Dish> all, List<Offer> offered, OrderPlanner planner) {
     Catalogue fish = catalogue.now();
     Optional<Demand> demand = demand(dish, wish.profile(), wish.per());
-    List<Candidate> candidates = List.of();
-    List<Candidate> others = List.of();
+    List<Considered> own = List.of();
+    List<Considered> others = List.of();
     if (demand.isPresent()) {
       Wish wanted = wish(dish, demand.get(), wish);
-      candidates = planner.plan(wanted, offers(dish, offered, false));
-      others = planner.plan(wanted, offers(dish, offered, true));
+      own = planner.considered(wanted, offers(dish, offered, false));
+      others = planner.considered(wanted, offers(dish, offered, true));
     }
+    List<Candidate> candidates = OrderPlanner.cheapest(own);
     List<Species> without =
         dish.fish().stream()
             .filter(
@@ -158,7 +162,10 @@ public class PurchasePlanner {
         wish,
         demand,
         candidates,
-        others,
+        OrderPlanner.cheapest(others),
+        Stream.concat(own.stream(), others.stream())
+            .filter(one -> one.leftOut().isPresent())
+            .toList(),
         candidates.stream()
             .filter(candidate -> candidate.offer().form() == Form.FILLET)
             .findFirst(),

@@ -165,16 +165,11 @@ public class CatalogueEditor {
     if (now().findSpecies(species.code()).isPresent()) {
       throw Refusal.ofField("name", "catalogue.problem.there-is-a-fish-called", species.name());
     }
-    now()
-        .findRefused(species.name())
-        .ifPresent(
-            refused -> {
-              throw Refusal.ofField("name", "shared.problem.said", refused.why());
-            });
     return store(species, "unknown fish, norms from its body plan");
   }
 
   private Species store(Species species, String reason) {
+    FishNames.refuse(now().findRefused(species), "name");
     add(species.code(), Kind.CHANGED, json.write(species), reason);
     return species;
   }

@@ -9,12 +9,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mosaicknife.app.picture.FishPicture;
 import mosaicknife.app.picture.FishPicture.PartMark;
 import mosaicknife.app.picture.FishPicture.Standing;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Hazard;
 import mosaicknife.core.anatomy.MarketName;
 import mosaicknife.core.anatomy.PartSlot;
 import mosaicknife.core.anatomy.Season.Months;
@@ -60,12 +62,26 @@ record SpeciesView(
     return new SpeciesView(
         species,
         names(species, formats),
-        Arrays.stream(Trait.values()).filter(species.traits()::contains).map(formats::say).toList(),
+        warnings(species, formats),
         facts(species, formats),
         months(species, formats),
         species.shares().stream().map(SpeciesView::part).toList(),
         State.OF_FISH.stream().map(state -> yields(species, state, kinds, formats)).toList(),
         drawing(species));
+  }
+
+  private static List<String> warnings(Species species, Formats formats) {
+    return Stream.concat(
+            Arrays.stream(Trait.values()).filter(species.traits()::contains).map(formats::say),
+            Hazard.shipped().stream()
+                .filter(hazard -> hazard.setsApart(species))
+                .map(hazard -> said(hazard, formats)))
+        .toList();
+  }
+
+  private static String said(Hazard hazard, Formats formats) {
+    String key = hazard.closes() ? "catalogue.said.never-food" : "catalogue.said.care";
+    return formats.say(key, hazard.kind());
   }
 
   private static FishPicture drawing(Species species) {

@@ -39,6 +39,7 @@ import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.use.FishUse.Equipment;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -217,7 +218,9 @@ class DemoLarder {
     Instant now = clock.instant();
     for (String cooked : List.of(stock, rillettes)) {
       larder.chilled(
-          cooked, new Chilled(Temperature.ofCelsius(4), now, now.minus(COOLED), "probe 1"));
+          cooked,
+          new Chilled(
+              Temperature.ofCelsius(4), now, now.minus(COOLED), "probe 1", Optional.empty()));
     }
     larder.takeUnits(UUID.randomUUID(), rillettes, 1, Out.EATEN, "");
     larder.take(UUID.randomUUID(), stock, Optional.of(Mass.ofGrams(450)), Out.EATEN, "");
@@ -235,8 +238,9 @@ class DemoLarder {
             .outlay(houses.house().labourPerHour(), units, Map.of()),
         made.allergens(),
         new Shelved.Traits(false, false, false),
-        Optional.of(until),
-        Shelved.State.COOKED,
+        until,
+        larder.keeping(Optional.of(FoodState.COOKED), false, List.of()),
+        FoodState.COOKED,
         new Shelved.Spot(venue.id(), place, people.idOf("tobiah")));
   }
 }

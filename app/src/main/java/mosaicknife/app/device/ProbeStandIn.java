@@ -70,7 +70,7 @@ final class ProbeStandIn implements AutoCloseable {
       depth = Math.max(1, Math.min(DEEPEST, figure(words[1])));
     } else if (words[0].equals("STAND") && words.length > 1) {
       for (Surroundings one : Surroundings.values()) {
-        where = one.name().equals(words[1]) && one != Surroundings.UNKNOWN ? one : where;
+        where = one.name().equals(words[1]) ? one : where;
       }
     } else if (words[0].equals("LID") && words.length > 1) {
       lid = words[1].equals("on");

@@ -3,7 +3,6 @@ package mosaicknife.app.dock;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -14,6 +13,7 @@ import mosaicknife.app.account.Permission;
 import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.catalogue.FishNames;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.Delivery;
 import mosaicknife.app.shared.ClientIds;
@@ -198,34 +198,12 @@ public class ReceiptReader {
     if (typed.isBlank()) {
       throw Refusal.ofInput("dock.problem.which-fish-is-it-type");
     }
-    Optional<Species> byCode = catalogue.now().findSpecies(typed.strip());
-    if (byCode.isPresent()) {
-      return byCode.get();
-    }
-    catalogue
-        .now()
-        .findRefused(typed)
-        .ifPresent(
-            refused -> {
-              throw Refusal.ofInput("shared.problem.said", refused.why());
-            });
-    List<Species> named = catalogue.now().named(typed);
-    List<Species> found = named.isEmpty() ? catalogue.now().search(typed) : named;
-    if (found.size() == 1) {
-      return found.get(0);
-    }
-    if (found.isEmpty()) {
-      throw Refusal.ofInput("dock.problem.no-fish-here-is-called", Typed.shortened(typed.strip()));
-    }
-    Formats formats = houses.house().formats();
-    throw Refusal.ofInput(
-        "dock.problem.can-be-several-fish-choose",
-        Typed.shortened(typed.strip()),
-        formats.list(
-            found.stream()
-                .limit(6)
-                .map(fish -> formats.say("dock.said.fish", fish.name(), fish.scientificName()))
-                .toList()));
+    return new FishNames(catalogue.now(), houses.house().formats())
+        .meant(typed, "")
+        .orElseThrow(
+            () ->
+                Refusal.ofInput(
+                    "dock.problem.no-fish-here-is-called", Typed.shortened(typed.strip())));
   }
 
   private static <E extends Enum<E>> E choice(E[] values, String typed, String field, String what) {

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.catalogue.FishNames;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.CatchRuleKeeper;
 import mosaicknife.app.lot.ColdChainKeeper;
@@ -134,9 +135,12 @@ class RulesController {
   }
 
   private Species species(String name) {
-    return catalogue.now().search(name).stream()
-        .findFirst()
-        .filter(found -> !name.isBlank())
+    return Optional.of(name)
+        .filter(typed -> !typed.isBlank())
+        .flatMap(
+            typed ->
+                new FishNames(catalogue.now(), houses.house().formats())
+                    .writtenOrMeant(typed, "fish"))
         .orElseThrow(() -> Refusal.ofField("fish", "dock.problem.no-fish-is-called-that"));
   }
 

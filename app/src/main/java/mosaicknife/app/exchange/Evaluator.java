@@ -270,12 +270,7 @@ class Evaluator {
       if (request.species() == null) {
         return Optional.empty();
       }
-      return Optional.of(
-          catalogue
-              .now()
-              .findSpecies(request.species())
-              .orElseThrow(
-                  () -> Refusal.ofInput("exchange.problem.is-no-species-here", request.species())));
+      return Optional.of(FilletReader.species(catalogue.now(), request.species()));
     }
   }
 }

@@ -5,8 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.catalogue.FishNames;
 import mosaicknife.app.exchange.PortionsRequest.TypeRequest;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.slice.Fillet;
@@ -29,10 +31,16 @@ class FilletReader {
   }
 
   Species species(String code) {
-    return catalogue
-        .now()
-        .findSpecies(code == null ? "" : code)
-        .orElseThrow(() -> Refusal.ofInput("exchange.problem.is-no-species-here", code));
+    return species(catalogue.now(), code == null ? "" : code);
+  }
+
+  /** A code, and nothing else; a fish that is refused says why. */
+  static Species species(Catalogue fish, String code) {
+    Optional<Species> found = fish.findSpecies(code);
+    if (found.isEmpty()) {
+      FishNames.refuse(fish.findRefused(code), "");
+    }
+    return found.orElseThrow(() -> Refusal.ofInput("exchange.problem.is-no-species-here", code));
   }
 
   /** Shapes a fillet; what is wrong is remembered under the names of its fields. */

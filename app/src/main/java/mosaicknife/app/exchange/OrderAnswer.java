@@ -8,8 +8,17 @@ import java.util.List;
  * out. All by the norms.
  *
  * @param candidates the offers
+ * @param leftOut offers that are none for it
  */
-record OrderAnswer(List<CandidateJson> candidates) {
+record OrderAnswer(List<CandidateJson> candidates, List<LeftOutJson> leftOut) {
+
+  /**
+   * An offer that is left out.
+   *
+   * @param offer its place in the request, from 0
+   * @param why the reason
+   */
+  record LeftOutJson(int offer, String why) {}
 
   /**
    * An offer.
@@ -21,7 +30,8 @@ record OrderAnswer(List<CandidateJson> candidates) {
    * @param money what it costs
    * @param minutes the work
    * @param plate what a plate costs, fish and work by portion served
-   * @param riskPercent how probable it is that somebody goes without
+   * @param riskPercent how probable it is that somebody goes without, over all the norm may be off
+   *     by
    * @param riskIfLeanPercent the same if this fish is leaner than its norm
    * @param surplus the expected portions too many
    * @param portionsPerFish the expected portions of one fish

@@ -78,8 +78,16 @@ class OrderApi {
     }
     fields.check();
     OrderPlanner planner = new OrderPlanner(HouseNorms.STARTING, catalogue.now());
+    List<OrderPlanner.Considered> considered = planner.considered(wish.orElseThrow(), offers);
     return new OrderAnswer(
-        planner.plan(wish.orElseThrow(), offers).stream().map(OrderApi::json).toList());
+        OrderPlanner.cheapest(considered).stream().map(OrderApi::json).toList(),
+        considered.stream()
+            .filter(one -> one.leftOut().isPresent())
+            .map(
+                one ->
+                    new OrderAnswer.LeftOutJson(
+                        Integer.parseInt(one.offer().id()), words.say(one.leftOut().orElseThrow())))
+            .toList());
   }
 
   private Optional<Wish> wish(OrderRequest request, Currency currency, Fields fields) {
@@ -154,7 +162,7 @@ class OrderApi {
         Evaluator.six(one.money()),
         decimals(one.minutes()),
         Evaluator.six(one.costPerServed()),
-        decimals(one.risk() * 100),
+        decimals(one.riskInAll() * 100),
         decimals(one.riskIfLean() * 100),
         decimals(one.surplus()),
         decimals(one.portionsPerFish()));

@@ -64,6 +64,7 @@ class PortionsApi {
       fields.wrong("types", "slice.problem.too-much");
     }
     fields.check();
-    return PortionsAnswer.of(PassCut.of(fillet.orElseThrow(), way, types, over, without));
+    Way possible = way.of(reader.species(request.species()));
+    return PortionsAnswer.of(PassCut.of(fillet.orElseThrow(), possible, types, over, without));
   }
 }

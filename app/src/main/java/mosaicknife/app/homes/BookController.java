@@ -12,6 +12,7 @@ import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Caution;
 import mosaicknife.core.use.FishUse.Equipment;
@@ -75,6 +76,7 @@ class BookController {
     model.addAttribute("purposes", List.of(Purpose.SECOND_PLATE, Purpose.POT, Purpose.HOLD));
     model.addAttribute("needs", Need.values());
     model.addAttribute("cautions", Caution.values());
+    model.addAttribute("states", FoodState.values());
     model.addAttribute("units", Unit.values());
     model.addAttribute("equipments", Equipment.values());
     model.addAttribute("allergens", Allergen.values());

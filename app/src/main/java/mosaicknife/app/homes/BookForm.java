@@ -21,6 +21,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Caution;
 import mosaicknife.core.use.FishUse.Equipment;
@@ -72,6 +73,7 @@ record BookForm(
     String load,
     String value,
     String raw,
+    String state,
     String keeps,
     List<String> cautions,
     String fat)
@@ -116,6 +118,7 @@ record BookForm(
         use.work().load().toPlainString(),
         use.value().toPlainString(),
         use.raw() ? "yes" : "",
+        use.kept().state().name(),
         "" + use.keeps(),
         use.cautions().stream().map(Enum::name).toList(),
         use.fat().map(RecipeText::percent).orElse(""));
@@ -154,10 +157,19 @@ record BookForm(
                 .orElseThrow(() -> Refusal.ofField("equipment", "shared.problem.not-chosen")),
             Typed.decimal(load, 2, BigDecimal.ZERO, MOST, "load")),
         Typed.decimal(value, 2, BigDecimal.ZERO, MOST, "value"),
-        raw != null && !raw.isEmpty(),
-        Typed.count(keeps, 0, 365, "keeps"),
+        kept(),
         set(Caution.values(), cautions, Caution.class),
         wanted);
+  }
+
+  /** As somebody would make it who ticked nothing: raw, and cooked when it is served. */
+  private FishUse.Kept kept() {
+    boolean isRaw = raw != null && !raw.isEmpty();
+    FoodState made = Typed.choice(FoodState.values(), state).orElse(FoodState.RAW);
+    if (isRaw && made.isHeated()) {
+      throw Refusal.ofField("state", "homes.problem.raw-and-cooked");
+    }
+    return new FishUse.Kept(isRaw, made, Typed.count(keeps, 0, 365, "keeps"));
   }
 
   private Set<String> kinds(Catalogue catalogue) {

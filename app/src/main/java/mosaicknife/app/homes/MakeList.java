@@ -60,7 +60,8 @@ class MakeList {
       List<String> ingredients,
       List<String> cautions,
       String pot,
-      boolean hot) {
+      boolean hot,
+      boolean smoked) {
 
     /** How many things of it are still to be sent. */
     public long toSend() {
@@ -103,7 +104,8 @@ class MakeList {
         ingredients(one, batch, products.of(batch, one.venue()), formats),
         cautions(one, formats),
         pots.getOrDefault(one.id(), ""),
-        LabelFacts.comesHot(one.use()));
+        LabelFacts.comesHot(one.use()),
+        LabelFacts.needsCore(one.use()));
   }
 
   /** What to be careful about; of a filling also how much of it one fish takes. */
@@ -112,6 +114,7 @@ class MakeList {
     for (FishUse.Caution caution : one.use().cautions().stream().sorted().toList()) {
       all.add(formats.say("FishUse.Caution." + caution.name()));
     }
+    one.care().stream().sorted().map(formats::say).forEach(all::add);
     if (one.use().cautions().contains(FishUse.Caution.SWELLS)) {
       for (HandReader.Filled fish : hand.filled()) {
         all.add(
@@ -172,7 +175,10 @@ class MakeList {
     }
     one.fat()
         .ifPresent(
-            fat -> all.add(formats.say("homes.said.fat", fat, one.use().fat().orElseThrow())));
+            fat -> {
+              long units = new Batch(one.use(), one.mass().plus(fat), one.mass()).units();
+              all.add(formats.say("homes.said.fat", fat, one.use().fat().orElseThrow(), units));
+            });
     return all;
   }
 }

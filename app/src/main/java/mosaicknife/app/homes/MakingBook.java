@@ -12,6 +12,7 @@ import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.weighing.LotSheets;
+import mosaicknife.core.anatomy.Hazard;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.FishUse;
@@ -71,17 +72,25 @@ public class MakingBook {
                     MakingSourceEntity::makingId,
                     Collectors.mapping(
                         one -> new Input(of(one, sent), one.mass()), Collectors.toList())));
-    return open.stream()
-        .map(
-            one ->
-                new ToMake(
-                    one.id(),
-                    book.get(one.useCode()),
-                    one.venueId(),
-                    one.units(),
-                    from.getOrDefault(one.id(), List.of()),
-                    fat(book.get(one.useCode()), from.getOrDefault(one.id(), List.of()))))
-        .toList();
+    return open.stream().map(one -> toMake(one, from.getOrDefault(one.id(), List.of()))).toList();
+  }
+
+  private ToMake toMake(MakingEntity one, List<Input> from) {
+    FishUse use = book.get(one.useCode());
+    Map<OnHand.Kind, Mass> of = kinds(from);
+    return new ToMake(
+        one.id(),
+        use,
+        one.venueId(),
+        one.units(),
+        from,
+        use.fat()
+            .filter(wanted -> !of.isEmpty())
+            .map(wanted -> UseCatalogue.fatToAdd(of, wanted))
+            .filter(Mass::isPositive),
+        of.keySet().stream()
+            .flatMap(kind -> Hazard.care(kind.species(), kind.kind().code()))
+            .collect(Collectors.toSet()));
   }
 
   /** At the board, or under a label: from the beginning, or since it was sent. */
@@ -159,23 +168,20 @@ public class MakingBook {
         .toList();
   }
 
-  /** How much fat a lean batch takes, by the starting figures of what is in it. */
-  private Optional<Mass> fat(FishUse use, List<Input> from) {
-    if (use.fat().isEmpty() || from.isEmpty()) {
-      return Optional.empty();
-    }
-    Map<OnHand.Kind, Mass> meat = new LinkedHashMap<>();
+  /** What it is made of; a part that is left out of its plan by now is not there. */
+  private Map<OnHand.Kind, Mass> kinds(List<Input> from) {
+    Map<OnHand.Kind, Mass> of = new LinkedHashMap<>();
     for (Input input : from) {
       LotSheet sheet = sheets.get(input.of().lot());
       sheet
           .find(input.of().slot())
           .ifPresent(
               part ->
-                  meat.merge(
+                  of.merge(
                       new OnHand.Kind(part.kind(), sheet.lot().species()),
                       input.mass(),
                       Mass::plus));
     }
-    return Optional.of(UseCatalogue.fatToAdd(meat, use.fat().get())).filter(Mass::isPositive);
+    return of;
   }
 }

@@ -28,11 +28,13 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.heat.Chilled;
 import mosaicknife.core.larder.Entry;
+import mosaicknife.core.larder.Keeping;
 import mosaicknife.core.larder.LabelFacts;
 import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotPart;
+import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
@@ -337,13 +339,8 @@ public class Makings {
     if (hot) {
       larder.checkCold(made.cold());
     }
-    LocalDate until = made.useBy().orElseGet(() -> lastDay(use, there));
-    if (use.isAged()) {
-      larder.checkRaw(there, until);
-    }
-    if (use.purpose() == Purpose.HOLD) {
-      Held held = new Held(until, made.spot().place(), made.spot().keeper());
-      there.forEach(input -> give(input, use, Optional.of(held)));
+    if (hot && LabelFacts.needsCore(use)) {
+      larder.checkCore(made.cold());
     }
     Mass fish = Mass.total(there.stream().map(Input::mass).toList());
     Batch batch = new Batch(use, fish, fish);
@@ -351,6 +348,18 @@ public class Makings {
         wentIn.isPresent() ? Map.of() : subProducts.of(batch, made.spot().venue());
     Map<RecipeLine, Mass> own = new HashMap<>();
     products.forEach((line, found) -> own.put(line, SubProducts.mass(found)));
+    List<Input> all = new ArrayList<>(there);
+    products.values().forEach(all::addAll);
+    Keeping keeping = keeping(use, all);
+    LocalDate until = made.useBy().orElseGet(() -> keeping.atMost(usual(use)));
+    if (use.isAged()) {
+      larder.checkRaw(there, until);
+    }
+    Refusal.ifFound(keeping.problem(until));
+    if (use.purpose() == Purpose.HOLD) {
+      Held held = new Held(until, made.spot().place(), made.spot().keeper());
+      there.forEach(input -> give(input, use, Optional.of(held)));
+    }
     PutAway away =
         new PutAway(
             use.name(),
@@ -363,11 +372,10 @@ public class Makings {
             wentIn.map(WentIn::allergens).orElseGet(() -> book.recipes().allergens(use)),
             new Shelved.Traits(
                 LabelFacts.bones(use, kinds(there)), mayBeRaw(use, there), made.mass().isEmpty()),
-            Optional.of(until),
-            LabelFacts.state(use),
+            until,
+            keeping,
+            use.kept().state(),
             made.spot());
-    List<Input> all = new ArrayList<>(there);
-    products.values().forEach(all::addAll);
     String code = larder.make(derived("making:" + id), away, all);
     made.cold().filter(cold -> hot).ifPresent(cold -> larder.chilled(code, cold));
     end(id, larder.numberOf(code), "");
@@ -382,14 +390,22 @@ public class Makings {
    *
    * @param use what is made
    * @param fish what it is made of
-   * @return as long as the use says; raw fish that forms histamine never longer than it may lie
+   * @return as long as the use says, and no longer than its state and what it is made of keep
    */
   @Transactional(readOnly = true)
   public LocalDate lastDay(FishUse use, List<Input> fish) {
-    LocalDate usual = houses.today().plusDays(use.keeps());
-    return (use.isAged() ? larder.lastRawDay(fish) : Optional.<LocalDate>empty())
-        .filter(usual::isAfter)
-        .orElse(usual);
+    return keeping(use, fish).atMost(usual(use));
+  }
+
+  private LocalDate usual(FishUse use) {
+    return houses.today().plusDays(use.keeps());
+  }
+
+  private Keeping keeping(FishUse use, List<Input> fish) {
+    return larder.keeping(
+        use.isAged() ? Optional.empty() : Optional.of(use.kept().state()),
+        use.cautions().contains(FishUse.Caution.VACUUM),
+        fish);
   }
 
   /**
@@ -462,6 +478,7 @@ public class Makings {
     sheet
         .find(input.of().slot())
         .filter(part -> !sheet.lot().isFinished() && isFor(part, use))
+        .filter(part -> LotRules.closed(sheet.lot(), part.part(), use.purpose()).isEmpty())
         .ifPresent(
             part ->
                 purposes.assign(

@@ -8,8 +8,10 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
+import java.time.Clock;
 import java.time.ZoneId;
 import java.util.Currency;
+import java.util.Optional;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.cost.CostingMethod;
@@ -72,11 +74,11 @@ class HouseEntity {
     costingMethod = newMethod;
   }
 
-  House toHouse() {
+  House toHouse(Clock clock) {
     Currency money = Currency.getInstance(currency);
     return new House(
         name,
-        new Formats(unitSystem, money, ZoneId.of(timeZone)),
+        new Formats(unitSystem, money, ZoneId.of(timeZone), Optional.of(clock)),
         new ExactMoney(labourPerHour, money),
         hemisphere,
         costingMethod);

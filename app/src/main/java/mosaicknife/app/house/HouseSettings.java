@@ -66,7 +66,7 @@ public class HouseSettings {
         houses
             .findById(HouseEntity.ONLY_ID)
             .orElseGet(() -> new HouseEntity("Mosaic Knife", EUR, UnitSystem.METRIC, UTC))
-            .toHouse();
+            .toHouse(clock);
     kept = new Kept(house, change, System.nanoTime());
     return house;
   }
@@ -138,7 +138,7 @@ public class HouseSettings {
         houses
             .findById(HouseEntity.ONLY_ID)
             .orElseThrow(() -> Refusal.ofMissing("house.problem.the-house-is-not-founded"));
-    Currency before = house.toHouse().formats().currency();
+    Currency before = house.toHouse(clock).formats().currency();
     Currency money = form.currency() == null ? before : currency(form.currency());
     if (!money.equals(before) && !canChangeCurrency()) {
       throw Refusal.ofField("currency", "house.problem.the-currency-is-fixed", before);
@@ -153,7 +153,7 @@ public class HouseSettings {
             MOST_LABOUR,
             "labour"),
         form.hemisphere(),
-        form.costing() == null ? house.toHouse().costingMethod() : form.costing());
+        form.costing() == null ? house.toHouse(clock).costingMethod() : form.costing());
     forgetAfterCommit();
   }
 

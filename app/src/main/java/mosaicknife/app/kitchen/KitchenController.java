@@ -185,8 +185,7 @@ class KitchenController {
           Marinade marinade = soaks.marinade(put.marinade());
           Marinade.Window window =
               marinade.window(
-                  put.millimetres().doubleValue(),
-                  lots.get(put.lot()).species().eating().texture());
+                  put.millimetres().doubleValue(), lots.get(put.lot()).species().eating());
           List<String> lines = new ArrayList<>();
           lines.add(
               formats()
@@ -204,7 +203,7 @@ class KitchenController {
                   hours(window.ready()),
                   hours(window.best()),
                   hours(window.spoiled())));
-          if (window.isTooThick()) {
+          if (marinade.isTooThick(window)) {
             lines.add(words.say("kitchen.said.too-thick"));
           }
           if (marinade.raw()) {
@@ -312,15 +311,15 @@ class KitchenController {
     LagFit.When at = done.get().at().get();
     String range =
         at.latest().isPresent()
-            ? "" + Math.round(at.earliest()) + "–" + Math.round(at.latest().getAsDouble())
-            : "" + Math.round(at.earliest()) + "–?";
+            ? formats().minutes(at.earliest()) + "–" + formats().minutes(at.latest().getAsDouble())
+            : formats().minutes(at.earliest()) + "–?";
     return words.say(
         "kitchen.said.done-at",
         whose,
         wanted,
-        "" + Math.round(at.likely()),
+        formats().minutes(at.likely()),
         range,
-        done.get().pull().map(pull -> "" + Math.round(pull.likely())).orElse("?"),
+        done.get().pull().map(pull -> formats().minutes(pull.likely())).orElse("?"),
         "" + Math.round(done.get().carried()));
   }
 
@@ -331,24 +330,32 @@ class KitchenController {
         model,
         "dough",
         () -> {
-          Thickener.Need need =
+          Thickener chosen =
               Typed.choice(Thickener.values(), typed.getOrDefault("thickener", ""))
-                  .orElseThrow(() -> Refusal.ofField("thickener", "shared.problem.not-chosen"))
-                  .of(
-                      Typed.decimal(
-                              typed.getOrDefault("litres", ""),
-                              1,
-                              new BigDecimal("0.1"),
-                              MOST_LITRES,
-                              "litres")
-                          .doubleValue(),
-                      Typed.choice(Thickener.Body.values(), typed.getOrDefault("body", ""))
-                          .orElseThrow(() -> Refusal.ofField("body", "shared.problem.not-chosen")),
-                      mass(typed.getOrDefault("weight", "")));
-          return List.of(
+                  .orElseThrow(() -> Refusal.ofField("thickener", "shared.problem.not-chosen"));
+          double litres =
+              Typed.decimal(
+                      typed.getOrDefault("litres", ""),
+                      1,
+                      new BigDecimal("0.1"),
+                      MOST_LITRES,
+                      "litres")
+                  .doubleValue();
+          Thickener.Need need =
+              chosen.of(
+                  litres,
+                  Typed.choice(Thickener.Body.values(), typed.getOrDefault("body", ""))
+                      .orElseThrow(() -> Refusal.ofField("body", "shared.problem.not-chosen")),
+                  mass(typed.getOrDefault("weight", "")));
+          List<String> said = new ArrayList<>();
+          said.add(
               words.say(
-                  "kitchen.said.dough", need.dough(), need.butter(), need.flour(), need.packs()),
-              words.say("kitchen.said.dough-cue"));
+                  "kitchen.said.dough", need.dough(), need.butter(), need.flour(), need.packs()));
+          said.add(words.say("kitchen.said.binder", chosen.name(), need.least(), need.most()));
+          chosen
+              .otherwise(litres)
+              .ifPresent(other -> said.add(words.say("kitchen.said.other-binder", other.name())));
+          return said;
         });
   }
 }

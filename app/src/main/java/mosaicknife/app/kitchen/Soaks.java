@@ -105,7 +105,7 @@ public class Soaks {
      * @return ready, best and spoiled, in minutes since it went in
      */
     public Marinade.Window window() {
-      return marinade.window(millimetres.doubleValue(), lot.species().eating().texture());
+      return marinade.window(millimetres.doubleValue(), lot.species().eating());
     }
 
     /**

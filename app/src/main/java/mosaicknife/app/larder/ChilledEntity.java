@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Optional;
 import mosaicknife.core.heat.Chilled;
 import mosaicknife.core.quantity.Temperature;
 import org.hibernate.annotations.Immutable;
@@ -30,6 +31,9 @@ class ChilledEntity {
 
   private String instrument;
 
+  @Column(name = "core_tenths")
+  private Integer coreTenths;
+
   @Column(name = "read_by")
   private long readBy;
 
@@ -43,6 +47,7 @@ class ChilledEntity {
     this.tenths = chilled.shown().tenths();
     this.offHeat = chilled.offHeat();
     this.instrument = chilled.instrument();
+    this.coreTenths = chilled.core().map(Temperature::tenths).orElse(null);
     this.readBy = readBy;
     this.readAt = chilled.at();
   }
@@ -52,6 +57,11 @@ class ChilledEntity {
   }
 
   Chilled toChilled() {
-    return new Chilled(new Temperature(tenths), readAt, offHeat, instrument);
+    return new Chilled(
+        new Temperature(tenths),
+        readAt,
+        offHeat,
+        instrument,
+        Optional.ofNullable(coreTenths).map(Temperature::new));
   }
 }

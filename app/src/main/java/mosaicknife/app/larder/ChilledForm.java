@@ -26,7 +26,7 @@ public final class ChilledForm {
   /**
    * Reads it.
    *
-   * @param typed the fields cold, instrument and offHeat, the last by the clock on the wall
+   * @param typed the fields cold, instrument, core and offHeat, the last by the clock on the wall
    * @param zone where the house is
    * @param now the moment
    * @return the reading; empty if no temperature was typed
@@ -46,7 +46,10 @@ public final class ChilledForm {
                 typed.getOrDefault("instrument", ""),
                 LONGEST_NAME,
                 "instrument",
-                FieldName.INSTRUMENT)));
+                FieldName.INSTRUMENT),
+            Optional.of(typed.getOrDefault("core", "").strip())
+                .filter(core -> !core.isEmpty())
+                .map(Temperature::parse)));
   }
 
   /** The last time the clock showed that. */

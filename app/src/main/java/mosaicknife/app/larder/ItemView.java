@@ -197,11 +197,14 @@ record ItemView(
     if (entry instanceof Entry.Sent sent) {
       return formats.say("larder.said.sent", when, venues.getOrDefault(sent.venue(), "?"));
     }
+    if (entry instanceof Entry.Dated dated) {
+      return formats.say("larder.said.dated", when, dated.useBy(), dated.reason());
+    }
     Entry.Turned turned = (Entry.Turned) entry;
     return formats.say(
         "larder.said.turned",
         when,
-        formats.say("Shelved.State." + turned.state().name()),
+        formats.say("FoodState." + turned.state().name()),
         formats.day(turned.useBy()));
   }
 

@@ -1,6 +1,7 @@
 package mosaicknife.app.larder;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +33,7 @@ import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.FoodState;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -130,6 +132,9 @@ class LarderController {
   String item(@PathVariable String code, Model model) {
     Item item = book.get(code);
     model.addAttribute("item", item);
+    model.addAttribute(
+        "turns", LarderRules.turns(item, houses.today()).stream().map(Enum::name).toList());
+    model.addAttribute("movable", item.isMovable(houses.today()));
     model.addAttribute("view", views(List.of(item), costs(List.of(item))).get(0));
     model.addAttribute("due", item.due(houses.today()).orElse(null));
     model.addAttribute("square", SquareCode.of(book.square(code)));
@@ -257,18 +262,37 @@ class LarderController {
         new HashMap<>(typed),
         later,
         () -> {
-          Shelved.State to =
-              Typed.choice(Shelved.State.values(), typed.getOrDefault("state", ""))
-                  .filter(one -> one != Shelved.State.RAW)
+          FoodState to =
+              Typed.choice(FoodState.values(), typed.getOrDefault("state", ""))
+                  .filter(one -> one != FoodState.RAW)
                   .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
           keeper.turn(
               ClientIds.of(typed.getOrDefault("id", "")),
               code,
               to,
-              to == Shelved.State.COOKED
+              to == FoodState.COOKED
                   ? ChilledForm.read(typed, formats().zone(), clock.instant())
                   : Optional.empty());
           return words.say("larder.said.turned-now", to.name());
+        });
+  }
+
+  /** The sous chef moves a day of quality. */
+  @PostMapping("/larder/{code}/date")
+  String date(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "") String id,
+      @RequestParam(defaultValue = "") String until,
+      @RequestParam(defaultValue = "") String reason,
+      RedirectAttributes later) {
+    return change(
+        code,
+        Map.of("until", until, "dayReason", reason),
+        later,
+        () -> {
+          LocalDate day = Typed.day(until, "until");
+          keeper.date(ClientIds.of(id), code, day, reason);
+          return words.say("larder.said.dated-now", day);
         });
   }
 

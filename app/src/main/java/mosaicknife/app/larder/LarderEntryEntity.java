@@ -16,6 +16,7 @@ import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.larder.Trace;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.FoodState;
 import org.hibernate.annotations.Immutable;
 
 @Entity
@@ -29,7 +30,8 @@ class LarderEntryEntity {
     WEIGHED,
     MOVED,
     SENT,
-    TURNED
+    TURNED,
+    DATED
   }
 
   @Id
@@ -68,10 +70,12 @@ class LarderEntryEntity {
   private Long keeperId;
 
   @Enumerated(EnumType.STRING)
-  private Shelved.State state;
+  private FoodState state;
 
   @Column(name = "use_by")
   private LocalDate useBy;
+
+  private LocalDate latest;
 
   @Column(name = "into_item")
   private Long intoItem;
@@ -114,6 +118,11 @@ class LarderEntryEntity {
       kind = Kind.TURNED;
       state = turned.state();
       useBy = turned.useBy();
+      latest = turned.latest();
+    } else if (entry instanceof Entry.Dated dated) {
+      kind = Kind.DATED;
+      useBy = dated.useBy();
+      reason = dated.reason();
     }
   }
 
@@ -145,7 +154,8 @@ class LarderEntryEntity {
               Mass.ofMilligrams(massMilligrams), Mass.ofMilligrams(trimMilligrams), reason, madeAt);
       case MOVED -> new Entry.Moved(new Shelved.Spot(venueId, place, keeperId), madeAt);
       case SENT -> new Entry.Sent(venueId, madeAt);
-      case TURNED -> new Entry.Turned(state, useBy, madeAt);
+      case TURNED -> new Entry.Turned(state, useBy, latest, madeAt);
+      case DATED -> new Entry.Dated(useBy, reason, madeAt);
     };
   }
 }

@@ -20,6 +20,7 @@ import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.larder.Trace;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.FoodState;
 import org.hibernate.annotations.Immutable;
 
 @Entity
@@ -61,8 +62,10 @@ class LarderItemEntity {
   @Column(name = "use_by")
   private LocalDate useBy;
 
+  private LocalDate latest;
+
   @Enumerated(EnumType.STRING)
-  private Shelved.State state;
+  private FoodState state;
 
   @Column(name = "venue_id")
   private long venueId;
@@ -95,6 +98,7 @@ class LarderItemEntity {
     this.estimated = shelved.traits().estimated();
     this.made = shelved.made();
     this.useBy = shelved.useBy();
+    this.latest = shelved.latest();
     this.state = shelved.state();
     this.venueId = shelved.spot().venue();
     this.place = shelved.spot().place();
@@ -130,6 +134,7 @@ class LarderItemEntity {
         new Shelved.Traits(bones, mayRaw, estimated),
         made,
         useBy,
+        latest,
         state,
         new Shelved.Spot(venueId, place, keeperId),
         madeAt);

@@ -6,7 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Comparator;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,10 +32,10 @@ import mosaicknife.core.heat.Chilled;
 import mosaicknife.core.heat.CoolingRule;
 import mosaicknife.core.larder.Entry;
 import mosaicknife.core.larder.Item;
+import mosaicknife.core.larder.Keeping;
 import mosaicknife.core.larder.LabelFacts;
 import mosaicknife.core.larder.LarderRules;
 import mosaicknife.core.larder.Shelved;
-import mosaicknife.core.larder.Shelved.State;
 import mosaicknife.core.larder.Trace;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.Lot;
@@ -46,6 +46,7 @@ import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.safety.FreezingRecord;
 import mosaicknife.core.safety.Limit;
 import mosaicknife.core.use.HandId;
@@ -161,8 +162,9 @@ public class LarderKeeper {
    * @param beside what was laid out beside the fish
    * @param allergens what that brought in
    * @param traits what the label says of it
-   * @param useBy its last day, if one was given
-   * @param state raw, cooked or frozen
+   * @param useBy its last day
+   * @param keeping how long it may be kept at the most
+   * @param state what was done to it
    * @param spot where it lies
    */
   public record PutAway(
@@ -173,8 +175,9 @@ public class LarderKeeper {
       Outlay beside,
       Set<Allergen> allergens,
       Shelved.Traits traits,
-      Optional<LocalDate> useBy,
-      State state,
+      LocalDate useBy,
+      Keeping keeping,
+      FoodState state,
       Shelved.Spot spot) {}
 
   /** What is held of a lot that is closed goes on its shelf, unless it lies there already. */
@@ -187,15 +190,15 @@ public class LarderKeeper {
       if (held && part.held().isPresent() && left.isPositive()) {
         Held where = part.held().get();
         long venue = part.venueId().orElseGet(() -> sheet.lot().venue().id());
-        LocalDate until = until(sheet.lot(), part, where.until());
+        Keeping keeping = keeping(Optional.empty(), false, List.of(of(sheet, part)));
         store(
             UUID.randomUUID(),
             plain(
                 sheet,
                 part,
                 left,
-                Optional.of(until),
-                State.RAW,
+                keeping.atMost(where.until()),
+                keeping,
                 new Shelved.Spot(venue, where.place(), where.keeper())),
             Map.of(new Trace.Source(event.lotId(), part.slot()), left),
             Trace.NOTHING);
@@ -203,20 +206,12 @@ public class LarderKeeper {
     }
   }
 
-  /** As long as somebody wanted to, and histamine lets it; today at least, so that it is seen. */
-  private LocalDate until(Lot lot, LotPart part, LocalDate wanted) {
-    LocalDate today = houses.today();
-    LocalDate until =
-        LotRules.lastRawDay(lot, part, today, zone()).filter(wanted::isAfter).orElse(wanted);
-    return until.isBefore(today) ? today : until;
-  }
-
   private PutAway plain(
       LotSheet sheet,
       LotPart part,
       Mass mass,
-      Optional<LocalDate> useBy,
-      State state,
+      LocalDate useBy,
+      Keeping keeping,
       Shelved.Spot spot) {
     boolean raw = sheet.mayBeRaw(part);
     return new PutAway(
@@ -228,7 +223,8 @@ public class LarderKeeper {
         Set.of(),
         new Shelved.Traits(LabelFacts.bones(part.kind(), sheet.lot().species()), raw, false),
         useBy,
-        state,
+        keeping,
+        FoodState.RAW,
         spot);
   }
 
@@ -260,23 +256,43 @@ public class LarderKeeper {
     LotSheet sheet = sheets.get(lot);
     LotPart part = part(sheet, slot);
     Mass some = mass.orElse(part.mass().minus(part.part().shelf().in()));
+    LocalDate today = houses.today();
+    Refusal.ifFound(LotRules.neverFood(sheet.lot(), part));
+    Refusal.ifFound(LarderRules.keeping(today, useBy, spot.place(), today));
     useBy.ifPresent(until -> checkRaw(List.of(Input.part(lot, slot, some)), until));
-    PutAway away = plain(sheet, part, some, useBy, State.RAW, spot);
+    Keeping keeping = keeping(Optional.empty(), false, List.of(of(sheet, part)));
+    PutAway away = plain(sheet, part, some, useBy.orElseThrow(), keeping, spot);
     return store(clientId, away, Map.of(new Trace.Source(lot, slot), some), Trace.NOTHING);
   }
 
   /**
-   * Returns the last day fish may lie raw, where histamine sets it.
+   * Works out how long something may be kept that is made now.
    *
-   * @param fish parts and items
-   * @return the first of their last days; empty if none has one
+   * @param becomes what it is made into; empty for raw fish as it was cut or hung
+   * @param airless whether it is packed without air
+   * @param fish parts and items it is made of
+   * @return the latest day, and why
    */
-  public Optional<LocalDate> lastRawDay(List<Input> fish) {
-    return sources(fish)
-        .flatMap(
-            one ->
-                LotRules.lastRawDay(one.sheet().lot(), one.part(), houses.today(), zone()).stream())
-        .min(Comparator.naturalOrder());
+  @Transactional(readOnly = true)
+  public Keeping keeping(Optional<FoodState> becomes, boolean airless, Collection<Input> fish) {
+    return keeping(becomes, airless, fish.stream().map(this::of).toList());
+  }
+
+  private Keeping keeping(Optional<FoodState> becomes, boolean airless, List<Keeping.Of> of) {
+    return Keeping.of(becomes, airless, of, limits.limits(), houses.today());
+  }
+
+  private Keeping.Of of(Input input) {
+    if (input.label().isPresent()) {
+      return Keeping.Of.item(book.get(input.label().get()));
+    }
+    LotSheet sheet = sheets.get(input.of().lot());
+    return of(sheet, planned(sheet, input.of().slot()));
+  }
+
+  private Keeping.Of of(LotSheet sheet, LotPart part) {
+    LocalDate last = LotRules.lastRawDay(sheet.lot(), part, houses.today(), zone());
+    return new Keeping.Of(part.name(), FoodState.RAW, false, last);
   }
 
   /**
@@ -320,9 +336,17 @@ public class LarderKeeper {
   }
 
   private static LotPart part(LotSheet sheet, String slot) {
+    LotPart part = planned(sheet, slot);
+    if (!part.isStarted()) {
+      throw Refusal.ofInput("larder.problem.not-weighed", sheet.lot().id(), slot);
+    }
+    return part;
+  }
+
+  /** Something is planned of a part before it is cut. */
+  private static LotPart planned(LotSheet sheet, String slot) {
     return sheet
         .find(slot)
-        .filter(LotPart::isStarted)
         .orElseThrow(() -> Refusal.ofInput("larder.problem.not-weighed", sheet.lot().id(), slot));
   }
 
@@ -348,6 +372,8 @@ public class LarderKeeper {
     Set<Allergen> allergens = new java.util.HashSet<>(away.allergens());
     for (Input input : inputs) {
       if (input.label().isEmpty()) {
+        LotSheet sheet = sheets.get(input.of().lot());
+        Refusal.ifFound(LotRules.neverFood(sheet.lot(), part(sheet, input.of().slot())));
         board.merge(source(input), input.mass(), Mass::plus);
       } else {
         Kept kept = book.locked(input.label().get());
@@ -371,8 +397,13 @@ public class LarderKeeper {
             allergens,
             away.traits(),
             away.useBy(),
+            away.keeping(),
             away.state(),
             away.spot());
+    Refusal.ifFound(
+        LarderRules.keeping(
+            houses.today(), Optional.of(away.useBy()), away.spot().place(), houses.today()));
+    Refusal.ifFound(away.keeping().problem(away.useBy()));
     String code = store(clientId, whole, board, shelves);
     long made = items.findByCode(code).orElseThrow().id();
     taken.forEach((kept, some) -> write(UUID.randomUUID(), kept, some, made));
@@ -392,7 +423,6 @@ public class LarderKeeper {
   private String store(UUID clientId, PutAway away, Map<Trace.Source, Mass> board, Trace shelves) {
     LocalDate today = houses.today();
     houses.getVenue(away.spot().venue());
-    Refusal.ifFound(LarderRules.keeping(today, away.useBy(), away.spot().place(), today));
     board.forEach(this::checkThere);
     Trace whole = new Trace(board).plus(shelves);
     Shelved shelved =
@@ -406,8 +436,9 @@ public class LarderKeeper {
             away.beside(),
             away.allergens(),
             away.traits(),
-            today,
-            away.useBy().orElseThrow(),
+            away.useBy().isBefore(today) ? away.useBy() : today,
+            away.useBy(),
+            away.keeping().ever(),
             away.state(),
             away.spot(),
             clock.instant());
@@ -615,6 +646,16 @@ public class LarderKeeper {
   }
 
   /**
+   * Checks that a core made something cooked that was smoked hot.
+   *
+   * @param cold by which reading it is cold, with the core it reached
+   * @throws Refusal if none was measured, or it is below what the code asks for
+   */
+  public void checkCore(Optional<Chilled> cold) {
+    Refusal.ifFound(Chilled.cooked(cold, limits.limits().temperature(Limit.CORE_CODE)));
+  }
+
+  /**
    * Writes down by which reading something on a shelf is cold.
    *
    * @param code its code
@@ -635,23 +676,41 @@ public class LarderKeeper {
    * @throws Refusal if that cannot be, such as freezing again, or no reading says it is cold
    */
   @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
-  public void turn(UUID clientId, String code, State state, Optional<Chilled> cold) {
+  public void turn(UUID clientId, String code, FoodState state, Optional<Chilled> cold) {
     change(
         clientId,
         code,
         kept -> {
           LocalDate today = houses.today();
           Refusal.ifFound(LarderRules.turning(kept.item(), state, today));
-          if (state == State.COOKED) {
+          if (state == FoodState.COOKED) {
             checkCold(cold);
             chilled(code, cold.orElseThrow());
           }
-          Limit keeps =
-              state == State.FROZEN
-                  ? Limit.FROZEN_KEEPS
-                  : state == State.THAWED ? Limit.THAWED_KEEPS : Limit.COOKED_KEEPS;
-          LocalDate useBy = today.plusDays(limits.limits().value(keeps));
-          return new Entry.Turned(state, useBy, clock.instant());
+          Keeping keeping =
+              keeping(Optional.of(state), false, List.of(Keeping.Of.item(kept.item())));
+          return new Entry.Turned(state, keeping.latest(), keeping.ever(), clock.instant());
+        });
+  }
+
+  /**
+   * Moves the last day of an item.
+   *
+   * @param clientId the identifier the sender made
+   * @param code the code of the item
+   * @param until its new last day
+   * @param reason why
+   * @throws Refusal if the day is one of safety, or there is no reason
+   */
+  @PreAuthorize("hasAuthority('EDIT_CATALOGUE') and @here.of('ITEM', #code)")
+  public void date(UUID clientId, String code, LocalDate until, String reason) {
+    change(
+        clientId,
+        code,
+        kept -> {
+          String why = PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON);
+          Refusal.ifFound(LarderRules.dating(kept.item(), until, why, houses.today()));
+          return new Entry.Dated(until, why, clock.instant());
         });
   }
 

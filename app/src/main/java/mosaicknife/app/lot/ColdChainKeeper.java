@@ -72,6 +72,7 @@ public class ColdChainKeeper {
   @Transactional(readOnly = true)
   Map<Long, ColdChain> of(Collection<Long> lots, Collection<DivisionEntity> divided) {
     Limits allowed = limits();
+    ColdChain.Day day = new ColdChain.Day(houses.today(), houses.house().formats().zone());
     Map<Long, DivisionEntity> from =
         divided.stream().collect(Collectors.toMap(DivisionEntity::lotId, division -> division));
     List<Long> all =
@@ -91,7 +92,8 @@ public class ColdChainKeeper {
                             .filter(fact -> isOf(fact, lot, Optional.ofNullable(from.get(lot))))
                             .map(fact -> fact.toWarm(names))
                             .toList(),
-                        allowed)));
+                        allowed,
+                        day)));
   }
 
   private static boolean isOf(LotWarmEntity fact, long lot, Optional<DivisionEntity> division) {

@@ -117,6 +117,7 @@ public class LotInspector {
     Freshness judged = judge(lot, grades);
     String why = PlainText.line(reason, LONGEST_REASON, "reason", FieldName.REASON);
     Refusal.ifFound(LotRules.decision(judged, decision, why));
+    Refusal.ifFound(LotRules.inspecting(lot, decision));
     inspections.saveAndFlush(
         new InspectionEntity(
             clientId, lotId, grades, judged, decision, why, current.get().id(), clock.instant()));

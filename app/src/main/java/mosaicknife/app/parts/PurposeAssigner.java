@@ -260,12 +260,17 @@ public class PurposeAssigner {
     return part;
   }
 
+  /** Whether a part may be given a purpose today, unasked. */
+  boolean isOpen(Lot lot, LotPartEntity part, Purpose purpose) {
+    return LotRules.closed(lot, known(part), purpose).isEmpty();
+  }
+
   private void check(LotPartEntity part, Purpose purpose, Optional<Held> held) {
     Currency currency = houses.house().formats().currency();
     Part itself = known(part, currency);
     Refusal.ifFound(LotRules.purpose(itself, purpose, held, houses.today()));
     Lot lot = lots.get(part.lotId());
-    Refusal.ifFound(LotRules.held(lot, purpose));
+    Refusal.ifFound(LotRules.closed(lot, itself, purpose));
     held.filter(wanted -> purpose == Purpose.HOLD)
         .ifPresent(
             wanted ->

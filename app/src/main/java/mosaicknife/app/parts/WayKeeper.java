@@ -17,7 +17,6 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.lot.Lot;
-import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -179,9 +178,7 @@ public class WayKeeper {
   void giveFates(Lot lot, Way way) {
     for (LotPartEntity part : parts.findByLotIdInOrderByNumber(List.of(lot.id()))) {
       Way.Fate fate = way.fates().get(part.slot());
-      if (fate != null
-          && part.purpose().isEmpty()
-          && LotRules.held(lot, fate.purpose()).isEmpty()) {
+      if (fate != null && part.purpose().isEmpty() && purposes.isOpen(lot, part, fate.purpose())) {
         purposes.fate(part, fate);
       }
     }

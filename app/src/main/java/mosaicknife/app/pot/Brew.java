@@ -24,6 +24,7 @@ import mosaicknife.core.quantity.Temperature;
  * @param wanted when it is needed, if somebody said so
  * @param probed what a probe showed, in the order of time
  * @param where where it stands to cool
+ * @param moved since when it stands there; empty if it never stood elsewhere
  * @param probe whether the probe of the house is in it
  * @param by the number of who began the step that is on; empty if none is
  */
@@ -36,6 +37,7 @@ public record Brew(
     Optional<Instant> wanted,
     List<Probed> probed,
     Surroundings where,
+    Optional<Instant> moved,
     boolean probe,
     Optional<Long> by) {
 
@@ -68,7 +70,8 @@ public record Brew(
         probed.stream().map(one -> new Reading(since(one.at()), one.temperature())).toList(),
         where,
         rule,
-        run.offTheHeat().stream().mapToDouble(this::since).findFirst());
+        run.offTheHeat().stream().mapToDouble(this::since).findFirst(),
+        moved.stream().mapToDouble(this::since).findFirst());
   }
 
   /**

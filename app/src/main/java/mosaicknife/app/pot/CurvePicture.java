@@ -65,8 +65,7 @@ record CurvePicture(
               y(probed.temperature().tenths() / 10.0),
               formats.say("pot.said.reading", probed.temperature(), formats.time(probed.at()))));
     }
-    Optional<LagFit> fit =
-        cooling.doubt().isPresent() ? Optional.empty() : LagFit.of(readings, brew.where());
+    Optional<LagFit> fit = cooling.fit();
     double last = readings.isEmpty() ? 0 : readings.get(readings.size() - 1).minutes();
     return new CurvePicture(
         WIDTH,

@@ -1,5 +1,6 @@
 package mosaicknife.app.pot;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -201,8 +202,20 @@ public class PotBook {
         Optional.ofNullable(batch.wantedAt()),
         probed(ids),
         last.map(one -> Surroundings.valueOf(one.stands())).orElse(Surroundings.ROOM),
+        moved(stood),
         last.filter(PotStandEntity::isProbe).isPresent(),
         run.current().flatMap(step -> begunBy(made, step)));
+  }
+
+  /** The probe in or out moves nothing. */
+  private static Optional<Instant> moved(List<PotStandEntity> stood) {
+    Optional<Instant> since = Optional.empty();
+    String before = Surroundings.ROOM.name();
+    for (PotStandEntity one : stood) {
+      since = one.stands().equals(before) ? since : Optional.of(one.at());
+      before = one.stands();
+    }
+    return since;
   }
 
   private static Optional<Long> begunBy(List<PotMarkEntity> made, PotStep step) {

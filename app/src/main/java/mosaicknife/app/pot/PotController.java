@@ -42,6 +42,7 @@ import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.StockMethod;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.FoodState;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
@@ -308,7 +309,11 @@ class PotController {
         List.of(Surroundings.ROOM, Surroundings.FRIDGE, Surroundings.ICE_BATH, Surroundings.BLAST));
     model.addAttribute("people", people.everybody());
     model.addAttribute("me", current.get().id());
-    model.addAttribute("until", houses.today().plusDays(brew.plan().method().keeps()));
+    model.addAttribute(
+        "until",
+        larder
+            .keeping(Optional.of(FoodState.COOKED), false, brew.making().from())
+            .atMost(houses.today().plusDays(brew.plan().method().keeps())));
     model.addAttribute("clockNow", formats.time(now));
     model.addAttribute("jellies", PotKeeper.Jelly.values());
     model.addAttribute("looks", PotKeeper.Look.values());
@@ -417,7 +422,6 @@ class PotController {
         () -> {
           Surroundings place =
               Typed.choice(Surroundings.values(), where)
-                  .filter(one -> one != Surroundings.UNKNOWN)
                   .orElseThrow(() -> Refusal.ofField("where", "shared.problem.not-chosen"));
           keeper.stand(id, place, !probe.isEmpty());
           return words.say("pot.said.stands", words.say("Surroundings." + place.name()));

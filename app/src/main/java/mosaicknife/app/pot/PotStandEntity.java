@@ -45,6 +45,10 @@ class PotStandEntity {
     return id;
   }
 
+  Instant at() {
+    return madeAt;
+  }
+
   long by() {
     return madeBy;
   }

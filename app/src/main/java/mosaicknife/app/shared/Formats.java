@@ -7,6 +7,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.text.NumberFormat;
+import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -18,6 +19,7 @@ import java.time.format.TextStyle;
 import java.util.Collection;
 import java.util.Currency;
 import java.util.Locale;
+import java.util.Optional;
 import mosaicknife.core.anatomy.SizeGrade;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.portion.Serving;
@@ -40,7 +42,19 @@ import org.springframework.context.i18n.LocaleContextHolder;
  * @param currency the currency
  * @param zone the time zone of the house
  */
-public record Formats(UnitSystem system, Currency currency, ZoneId zone) implements Speech {
+public record Formats(UnitSystem system, Currency currency, ZoneId zone, Optional<Clock> clock)
+    implements Speech {
+
+  /**
+   * Writes for no day in particular: no date shows its year.
+   *
+   * @param system the units
+   * @param currency the currency
+   * @param zone the time zone
+   */
+  public Formats(UnitSystem system, Currency currency, ZoneId zone) {
+    this(system, currency, zone, Optional.empty());
+  }
 
   /**
    * Says what a portion is.
@@ -272,10 +286,28 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    * Writes a date.
    *
    * @param date the date
-   * @return such as {@code Wed 25 Nov}
+   * @return such as {@code Wed 25 Nov}, with its year when it is not this one
    */
   public String day(LocalDate date) {
-    return Reader.now().day().format(date);
+    boolean otherYear =
+        clock
+            .filter(now -> LocalDate.now(now.withZone(zone)).getYear() != date.getYear())
+            .isPresent();
+    Reader reader = Reader.now();
+    return (otherYear ? reader.dayOfYear() : reader.day()).format(date);
+  }
+
+  /**
+   * Writes minutes: a thin piece is done or dry within one, so under ten to ten seconds.
+   *
+   * @param minutes the minutes; below 0 is now
+   * @return such as {@code 7:50} or {@code 23}
+   */
+  public String minutes(double minutes) {
+    long seconds = Math.max(0, Math.round(minutes * 6)) * 10;
+    return seconds < 600
+        ? String.format(Locale.ROOT, "%d:%02d", seconds / 60, seconds % 60)
+        : "" + Math.round(minutes);
   }
 
   /**
@@ -305,7 +337,7 @@ public record Formats(UnitSystem system, Currency currency, ZoneId zone) impleme
    * @return such as {@code Wed 25 Nov, 14:02}
    */
   public String moment(Instant instant) {
-    return Reader.now().day().format(instant.atZone(zone)) + ", " + time(instant);
+    return day(instant.atZone(zone).toLocalDate()) + ", " + time(instant);
   }
 
   /**

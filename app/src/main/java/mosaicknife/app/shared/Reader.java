@@ -22,11 +22,17 @@ import org.springframework.context.i18n.LocaleContextHolder;
  * @param words the language of the words in the region of the person
  * @param figures whose signs figures are written with
  * @param day writes a date, such as {@code Wed 25 Nov}
+ * @param dayOfYear writes a date with its year, such as {@code Wed 25 Nov 2026}
  * @param time writes a time of day, such as {@code 14:02}
  * @param decimalSign what stands between a whole number and its decimals
  */
 record Reader(
-    Locale words, Locale figures, DateTimeFormatter day, DateTimeFormatter time, char decimalSign) {
+    Locale words,
+    Locale figures,
+    DateTimeFormatter day,
+    DateTimeFormatter dayOfYear,
+    DateTimeFormatter time,
+    char decimalSign) {
 
   private static final Pattern POINT = Pattern.compile("(?<=\\d)\\.(?=\\d)");
   private static final Map<Locale, Reader> KNOWN = new ConcurrentHashMap<>();
@@ -70,6 +76,7 @@ record Reader(
         words,
         figures,
         DateTimeFormatter.ofPattern(patterns.getBestPattern("EEEdMMM"), words),
+        DateTimeFormatter.ofPattern(patterns.getBestPattern("EEEdMMMy"), words),
         DateTimeFormatter.ofPattern(patterns.getBestPattern("jmm"), words),
         DecimalFormatSymbols.getInstance(figures).getDecimalSeparator());
   }

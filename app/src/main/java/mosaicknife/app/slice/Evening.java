@@ -18,6 +18,7 @@ import mosaicknife.app.shared.Typed;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.buying.Demand;
 import mosaicknife.core.lot.Lot;
+import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.lot.OnBoard;
 import mosaicknife.core.portion.Serving;
@@ -53,7 +54,8 @@ class Evening {
    * @param fillets the fillets, in the order of the service
    * @param wanted how many of each dish, as it stands in the field
    * @param service the question
-   * @param heldBack lots whose fillets are not shared out: held, for the pot only, or refused
+   * @param heldBack lots whose fillets are not shared out: held, for the pot only, refused, or past
+   *     their last day
    */
   record Asked(
       List<Dish> dishes,
@@ -72,7 +74,7 @@ class Evening {
 
   Asked asked(long venue, Map<String, String> typed) {
     List<Lot> all = lots.openAt(venue);
-    List<LotSheet> here = sheets.of(all.stream().filter(Lot::mayBeServed).toList());
+    List<LotSheet> here = sheets.of(all.stream().filter(LotRules::isServedToday).toList());
     List<OnALot> fillets = new ArrayList<>();
     for (LotSheet sheet : here) {
       OnBoard.toSlice(sheet).stream()
@@ -103,7 +105,7 @@ class Evening {
         fillets,
         fields,
         new Service(board(fillets, served), wanted),
-        all.stream().filter(lot -> !lot.mayBeServed()).toList());
+        all.stream().filter(lot -> !LotRules.isServedToday(lot)).toList());
   }
 
   /** Fish that the dish is sold as; another only where somebody sent it there knowingly. */

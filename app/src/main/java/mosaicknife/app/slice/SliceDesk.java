@@ -64,7 +64,7 @@ class SliceDesk {
             fillet ->
                 PassCut.of(
                     fillet,
-                    asked.bones(),
+                    asked.bones().of(sheet.lot().species()),
                     asked.types(),
                     perKilogram(sheet, piece, fillet, asked),
                     asked.boneless()));
@@ -81,7 +81,10 @@ class SliceDesk {
                     asked.types(),
                     perKilogram(sheet, piece, fillet, asked),
                     asked.boneless()))
-        .orElse(List.of());
+        .orElse(List.of())
+        .stream()
+        .filter(one -> one.bones().way().of(sheet.lot().species()) == one.bones().way())
+        .toList();
   }
 
   /** What is left has its own worth only where portions have one in money. */

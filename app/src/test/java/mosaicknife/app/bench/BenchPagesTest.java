@@ -317,8 +317,7 @@ public class BenchPagesTest extends WithPages {
     Mass wrong = head.mass();
     String page = page("tobiah", "/bench/4");
     assertTrue(
-        page.contains(
-            "The steel tray weighs 212 g: its tare was almost certainly not taken on" + " Head."),
+        page.contains("The steel tray weighs 212 g: its tare was probably not taken on" + " Head."),
         page);
     assertTrue(tallies.find(sheet).orElseThrow().isAlarm());
 

@@ -100,6 +100,7 @@ public class BuyWordsTest {
         Optional.of(DINNER),
         candidates,
         List.of(),
+        List.of(),
         candidates.stream().filter(o -> o.offer().form() == Form.FILLET).findFirst(),
         List.of(),
         List.of(CATALOGUE.getSpecies("hake")),

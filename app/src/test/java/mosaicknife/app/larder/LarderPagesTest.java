@@ -36,7 +36,6 @@ import mosaicknife.core.anatomy.State;
 import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.LotMoney;
 import mosaicknife.core.larder.LotMoney.Place;
-import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassText;
@@ -44,6 +43,7 @@ import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.Money;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.safety.Sign;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -337,7 +337,7 @@ public class LarderPagesTest extends WithPages {
     assertTrue(turn(code, "THAWED").contains("never frozen again"));
     assertEquals(book.get(code).useBy(), today.plusDays(1));
     assertTrue(turn(code, "FROZEN").contains("It was thawed once"));
-    assertEquals(book.get(code).state(), Shelved.State.THAWED);
+    assertEquals(book.get(code).state(), FoodState.THAWED);
   }
 
   private String frozen(String code, String core, String hours) throws Exception {
@@ -375,7 +375,7 @@ public class LarderPagesTest extends WithPages {
   public void whatIsCookedIsColdByAReadingBeforeItSaysSo() throws Exception {
     String code = shelved("frame", "");
     assertTrue(turn(code, "COOKED").contains("No reading says that it is at"));
-    assertEquals(book.get(code).state(), Shelved.State.RAW);
+    assertEquals(book.get(code).state(), FoodState.RAW);
     String cooked =
         follow(
             "tobiah",
@@ -389,7 +389,7 @@ public class LarderPagesTest extends WithPages {
             "offHeat",
             java.time.LocalTime.now(houses.house().formats().zone()).toString().substring(0, 5));
     assertTrue(cooked.contains("4.0 °C on "), cooked);
-    assertEquals(book.get(code).state(), Shelved.State.COOKED);
+    assertEquals(book.get(code).state(), FoodState.COOKED);
   }
 
   @Test
@@ -496,7 +496,9 @@ public class LarderPagesTest extends WithPages {
   public void howLongFreezingTakesIsABandAndAsksForColdAir() throws Exception {
     String address = "/larder/freezing?cold=STILL_AIR&thickness=3cm&air=";
     // 20573 s at −25 °C, 40 % less and more: 3.4 to 8.0 hours
-    assertTrue(page("tobiah", address + "-25").contains("About 3 to 9 hours, an estimate"));
+    assertTrue(
+        page("tobiah", address + "-25")
+            .contains("About 3 to 9 hours to freeze through, an estimate"));
     assertTrue(page("tobiah", address + "2").contains("colder than −5 °C"));
     assertTrue(page("tobiah", address + "x").contains("id=\"freezing\""));
   }

@@ -49,8 +49,8 @@ public class QuantityWordsTest {
       },
       {
         "MASS",
-        "1 kg 200 g",
-        "“1 kg 200 g” mixes two units. Type one number with one unit, or pounds and ounces as 12 lb 9.6 oz."
+        "1 kg 3 lb",
+        "“1 kg 3 lb” mixes two units. Type one number with one unit, or pounds and ounces as 12 lb 9.6 oz."
       },
       {"MASS", "1.2.3", "“1.2.3” is not a number. Type figures, such as 1.318."},
       {"MASS", "1e5", "“1e5” is not a number. Type figures, such as 1.318."},

@@ -3,10 +3,10 @@ package mosaicknife.core.anatomy;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.core.check.Check;
 
@@ -17,6 +17,12 @@ public final class Catalogue {
   private final Map<String, BodyPlan> plans;
   private final Map<String, List<Share>> usualShares;
   private final Map<String, Species> species;
+
+  /** A typing error is seen in a name from so many letters, two from so many. */
+  private static final int SHORT_NAME = 5;
+
+  private static final int LONG_NAME = 9;
+
   private final List<RefusedFish> refused;
   private final NameIndex<Species> names;
 
@@ -165,17 +171,10 @@ public final class Catalogue {
    * @param query what was typed; blank gives all
    * @return the species found, the best first: a whole name before the start of one, that before
    *     the start of a word, that before the middle of a word; if no name contains it, those with a
-   *     similar name, unless it is the name of a fish that is refused: nobody takes it for another
+   *     similar name; none for the name of a fish that is refused: nobody takes it for another
    */
   public List<Species> search(String query) {
-    List<Species> found = names.find(query);
-    if (findRefused(query).isEmpty()) {
-      return found;
-    }
-    String typed = query.strip().toLowerCase(Locale.ROOT);
-    return found.stream()
-        .filter(one -> one.names().anyMatch(name -> name.toLowerCase(Locale.ROOT).contains(typed)))
-        .toList();
+    return findRefused(query).isPresent() ? List.of() : names.find(query);
   }
 
   /**
@@ -190,22 +189,49 @@ public final class Catalogue {
   }
 
   /**
-   * Finds a fish that is refused.
+   * Finds a fish that is refused. It stops by its own names only: a name under which another fish
+   * is sold passes, and so does one that only looks like it.
    *
-   * @param query any of its names, with typing errors
+   * @param query any of its names, alone or among other words; with a typing error if no other fish
+   *     is as near
    * @return the fish and the reason, or empty
    */
   public Optional<RefusedFish> findRefused(String query) {
-    boolean sold =
-        !query.isBlank()
-            && species().stream()
-                .anyMatch(
-                    one ->
-                        one.name().equalsIgnoreCase(query.strip())
-                            || one.scientificName().equalsIgnoreCase(query.strip()));
-    return sold
+    if (query.isBlank() || !names.findNamed(query).isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<RefusedFish> named =
+        Stream.concat(
+                refused.stream().filter(one -> one.isCalled(query)),
+                refused.stream().filter(one -> one.isNamedBy(query)))
+            .findFirst();
+    return named.isPresent() || names.contains(query) ? named : findMistyped(query);
+  }
+
+  private Optional<RefusedFish> findMistyped(String query) {
+    int most = query.strip().length() >= LONG_NAME ? 2 : 1;
+    int sold = names.letters(query);
+    return query.strip().length() < SHORT_NAME
         ? Optional.empty()
-        : new NameIndex<>(refused, fish -> fish.names().stream()).findClose(query);
+        : refused.stream()
+            .filter(one -> one.letters(query, SHORT_NAME) <= Math.min(most, sold - 1))
+            .findFirst();
+  }
+
+  /**
+   * Finds what keeps a fish of the house out: a name of it, or its genus, is of a fish that is
+   * refused.
+   *
+   * @param species the fish
+   * @return the fish it would be, and the reason; empty if it may be added
+   */
+  public Optional<RefusedFish> findRefused(Species species) {
+    Set<String> shipped =
+        findSpecies(species.code()).stream().flatMap(Species::names).collect(Collectors.toSet());
+    return refused.stream()
+        .filter(
+            one -> species.names().filter(name -> !shipped.contains(name)).anyMatch(one::isNamedBy))
+        .findFirst();
   }
 
   /**

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mosaicknife.core.anatomy.Drawing.Place;
 import mosaicknife.core.anatomy.Drawing.Region;
 import mosaicknife.core.anatomy.Drawing.View;
@@ -27,6 +28,7 @@ final class CatalogueReader {
   private final Map<String, BodyPlan> plans = new LinkedHashMap<>();
   private final Map<String, List<Share>> usualShares = new LinkedHashMap<>();
   private final Map<String, List<Share>> shares = new LinkedHashMap<>();
+  private final Map<String, List<String>> moreNames = new LinkedHashMap<>();
   private final Map<String, Species> species = new LinkedHashMap<>();
 
   private CatalogueReader() {}
@@ -44,10 +46,29 @@ final class CatalogueReader {
     ReferenceFile.open(CatalogueReader.class, "norms.csv")
         .lines()
         .forEach(line -> reader.readShare(line, planOf));
+    ReferenceFile.open(CatalogueReader.class, "market-names.csv")
+        .lines()
+        .forEach(
+            line -> {
+              if (!planOf.containsKey(line.field(0))) {
+                throw line.problem("expected a species, one of " + planOf.keySet());
+              }
+              reader
+                  .moreNames
+                  .computeIfAbsent(line.field(0), code -> new ArrayList<>())
+                  .addAll(line.list(1));
+            });
     fish.forEach(reader::readSpecies);
     List<RefusedFish> refused =
         ReferenceFile.open(CatalogueReader.class, "refused.csv").lines().stream()
-            .map(line -> new RefusedFish(line.list(0), line.field(1)))
+            .map(
+                line ->
+                    new RefusedFish(
+                        line.list(0).get(0),
+                        Set.copyOf(line.list(0)),
+                        Set.copyOf(line.list(1)),
+                        Set.copyOf(line.list(2)),
+                        line.field(3)))
             .toList();
     return new Catalogue(reader.kinds, reader.plans, reader.usualShares, reader.species, refused);
   }
@@ -140,7 +161,10 @@ final class CatalogueReader {
             code,
             line.field(1),
             line.field(2),
-            line.list(4).stream().map(MarketName::parse).toList(),
+            Stream.concat(line.list(4).stream(), moreNames.getOrDefault(code, List.of()).stream())
+                .map(MarketName::parse)
+                .distinct()
+                .toList(),
             plan,
             line.list(14).stream()
                 .map(text -> word(text, Trait::valueOf))

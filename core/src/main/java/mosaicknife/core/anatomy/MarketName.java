@@ -6,7 +6,7 @@ import mosaicknife.core.check.Check;
  * What a fish is called on the market of a region.
  *
  * @param region an ISO country code in capitals, or {@code xx} for a word used in many regions
- * @param name the name as written there, in Latin letters
+ * @param name the name as written there, in its script
  */
 public record MarketName(String region, String name) {
 

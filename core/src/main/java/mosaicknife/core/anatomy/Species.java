@@ -163,6 +163,16 @@ public record Species(
   }
 
   /**
+   * Returns whether the flesh is full of fine bones that no row of pin bones holds: nothing but
+   * what is scraped off them is boneless.
+   *
+   * @return true of fish that are scraped
+   */
+  public boolean isFullOfFineBones() {
+    return plan.traits().contains(BodyPlan.Trait.SCRAPED);
+  }
+
+  /**
    * Returns every name of this fish: on screen, scientific, market names and synonyms.
    *
    * @return the names

@@ -50,7 +50,7 @@ public record Diagnosis(
             .filter(other -> !other.equals(one))
             .mapToDouble(Explanation::probability)
             .reduce(nothing, Math::max);
-    double p = one.probability();
+    double p = one.claimed();
     boolean certain = p >= ALMOST_CERTAIN && p >= TIMES_LIKELIER * next;
     return certain ? Sureness.ALMOST_CERTAIN : p >= LIKELY ? Sureness.PROBABLE : Sureness.POSSIBLE;
   }

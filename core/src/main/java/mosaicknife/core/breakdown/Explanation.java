@@ -36,6 +36,20 @@ public record Explanation(
   /** A mend in one tap is offered from here on. */
   private static final double MENDED_FROM = 0.6;
 
+  /** A posterior, and how often it is right. */
+  private static final double[][] HONEST = {
+    {0, 0},
+    {0.5, 0.48},
+    {0.65, 0.64},
+    {0.75, 0.69},
+    {0.85, 0.775},
+    {0.92, 0.85},
+    {0.96, 0.89},
+    {0.975, 0.93},
+    {0.99, 0.965},
+    {1, 0.988}
+  };
+
   /** What can happen to one figure of a tally. */
   public enum Cause {
     /** The tray was weighed with the part. */
@@ -113,6 +127,21 @@ public record Explanation(
     Check.notNull(corrected, "corrected");
     Check.notNull(after, "what is left after it");
     Check.inRange(probability, 0, 1, "probability");
+  }
+
+  /**
+   * Returns how likely it may be called: norms are a tenth off and one fish in ten is odd, which
+   * the posterior does not know. Held against cases with such norms and such fish.
+   *
+   * @return from 0 to 1; the posterior less what it is too sure of
+   */
+  public double claimed() {
+    int i = 1;
+    while (probability > HONEST[i][0]) {
+      i++;
+    }
+    double share = (probability - HONEST[i - 1][0]) / (HONEST[i][0] - HONEST[i - 1][0]);
+    return HONEST[i - 1][1] + share * (HONEST[i][1] - HONEST[i - 1][1]);
   }
 
   /**

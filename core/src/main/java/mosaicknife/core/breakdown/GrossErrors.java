@@ -55,6 +55,9 @@ public final class GrossErrors {
   /** A part is in its range of 99.9 % up to here. */
   private static final double PART_IN_RANGE = 3.29;
 
+  /** A row fits where it lies so far from its norm at the most. */
+  private static final double FITS = 2.6;
+
   /** While parts are to come, one by itself must lie beyond this to be worth a word. */
   private static final double PART_ALONE = 4;
 
@@ -491,7 +494,9 @@ public final class GrossErrors {
 
   private void addExchange(int i, int j, double prior) {
     boolean normed = !Double.isNaN(written.deviation(i)) && !Double.isNaN(written.deviation(j));
-    if (normed && Math.abs(read[i] - read[j]) >= least) {
+    // a ripe fish has its roe in the guts: two rows were exchanged only if both fit then
+    boolean both = normed && fits(i, read[j]) && fits(j, read[i]);
+    if (both && Math.abs(read[i] - read[j]) >= least) {
       ways.add(
           new Way(
               i,
@@ -501,6 +506,11 @@ public final class GrossErrors {
               read[j],
               prior + written.exchanged(i, j)));
     }
+  }
+
+  private boolean fits(int i, double grams) {
+    double off = Math.abs(grams - grams(lines.get(i).expected().orElseThrow()));
+    return off <= FITS * grams(lines.get(i).spread());
   }
 
   private void addWhole() {

@@ -1,8 +1,11 @@
 package mosaicknife.core.breakdown;
 
 import java.math.RoundingMode;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.Species;
@@ -127,10 +130,15 @@ public final class Yields {
                     hasNothingAt(stage)
                         || breakdown.leaves().stream()
                             .anyMatch(leaf -> mainKindOf(stage, leaf.kind())));
-    if (!cleaner || !allWeighed) {
+    // a carcass is no head weighed off, and guts with the gills are not guts alone
+    boolean apart =
+        breakdown.leaves().stream()
+            .map(leaf -> stagesOf(leaf.kind()))
+            .allMatch(own -> gone.containsAll(own) || own.stream().noneMatch(gone::contains));
+    if (!cleaner || !allWeighed || !apart) {
       return Optional.empty();
     }
-    Mass removed = breakdown.massOf(leaf -> gone.contains(leaf.kind().stage()));
+    Mass removed = breakdown.massOf(leaf -> gone.containsAll(stagesOf(leaf.kind())));
     Mass left = breakdown.purchased().minus(removed);
     return left.isPositive()
         ? Optional.of(new Basis(state, left, Knowledge.BY_DIFFERENCE))
@@ -163,6 +171,13 @@ public final class Yields {
       case HEADING -> kind.is(PartKind.Trait.HEAD);
       case CUTTING -> true;
     };
+  }
+
+  /** At which stages what is in a part leaves the fish: more than one where parts stay together. */
+  private static Set<Stage> stagesOf(PartKind kind) {
+    return Arrays.stream(Stage.values())
+        .filter(stage -> stage == kind.stage() || stage != Stage.CUTTING && mainKindOf(stage, kind))
+        .collect(Collectors.toSet());
   }
 
   private static List<Stage> stagesBetween(State from, State to) {

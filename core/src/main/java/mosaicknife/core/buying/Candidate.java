@@ -1,5 +1,6 @@
 package mosaicknife.core.buying;
 
+import java.util.Optional;
 import mosaicknife.core.cost.PlateCost;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
@@ -19,7 +20,9 @@ import mosaicknife.core.quantity.UnitPrice;
  * @param plate what a plate costs: fish and work by portion served
  * @param low the same plate when the fish turn out well: nine times in ten it is higher
  * @param high the same plate when they turn out badly: nine times in ten it is lower
- * @param risk the probability that somebody goes without, from 0 to 1
+ * @param risk the probability that somebody goes without, from 0 to 1, if the norm of this fish
+ *     holds
+ * @param riskInAll the same probability over all that the norm may be off by: the honest figure
  * @param riskIfLean the same probability if this fish is leaner than its norm, as one in ten
  *     starting norms turns out to be
  * @param surplus the expected portions too many
@@ -39,6 +42,7 @@ public record Candidate(
     ExactMoney low,
     ExactMoney high,
     double risk,
+    double riskInAll,
     double riskIfLean,
     double surplus,
     double portionsPerFish,
@@ -59,13 +63,11 @@ public record Candidate(
    * another.
    *
    * @param other the other candidate, such as a bought fillet
-   * @return the break-even price; 0 if even a free fish would be dearer, for the labour alone
+   * @return the break-even price; empty if it pays at no price, for the labour alone costs more
    */
-  public UnitPrice breakEvenAgainst(Candidate other) {
+  public Optional<UnitPrice> breakEvenAgainst(Candidate other) {
     ExactMoney allowed = times(other.costPerServed(), served).minus(labour);
-    return allowed.isPositive()
-        ? allowed.per(mass)
-        : UnitPrice.ofPerKilogram(ExactMoney.zero(money.currency()));
+    return allowed.isPositive() ? Optional.of(allowed.per(mass)) : Optional.empty();
   }
 
   private static ExactMoney times(ExactMoney money, double factor) {

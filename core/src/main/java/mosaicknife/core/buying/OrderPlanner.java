@@ -19,6 +19,7 @@ import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.buying.Offer.Form;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.PlateCost;
+import mosaicknife.core.finding.Finding;
 import mosaicknife.core.plan.Choices;
 import mosaicknife.core.plan.CutPlan;
 import mosaicknife.core.plan.CutPlan.MainCut;
@@ -52,10 +53,20 @@ public final class OrderPlanner {
   /** A fish of more portions than these is no fish for a dish. */
   private static final int MOST_OF_ONE = 4_000;
 
+  /** Nobody lays more fish on a plate of fillets, and no kitchen has more minutes for one. */
+  private static final double MOST_A_PLATE = 12;
+
+  private static final double MOST_MINUTES_A_PLATE = 60;
+
+  /** Points and weights of Gauss and Hermite. */
+  private static final double[][] POINTS = {
+    {-Math.sqrt(3), 1 / 6.0}, {0, 2 / 3.0}, {Math.sqrt(3), 1 / 6.0}
+  };
+
   private final HouseNorms norms;
   private final Catalogue kinds;
   private final Map<Key, FishPortions> known = new HashMap<>();
-  private final Map<Key, FishPortions> lean = new HashMap<>();
+  private final Map<Off, FishPortions> lean = new HashMap<>();
   private final Map<Key, CutPlan> plans = new HashMap<>();
 
   /**
@@ -68,6 +79,8 @@ public final class OrderPlanner {
     this.norms = Check.notNull(norms, "norms");
     this.kinds = Check.notNull(kinds, "kinds");
   }
+
+  private record Off(Key key, double errors) {}
 
   private record Key(
       String species,
@@ -85,11 +98,82 @@ public final class OrderPlanner {
    * @return the candidates that can keep the promise, the cheapest by served portion first
    */
   public List<Candidate> plan(Wish wish, List<Offer> offers) {
-    return offers.stream()
-        .map(offer -> candidate(wish, offer))
-        .flatMap(Optional::stream)
+    return cheapest(considered(wish, offers));
+  }
+
+  /**
+   * Returns what was not left out.
+   *
+   * @param considered offers that were looked at
+   * @return the candidates, the cheapest by served portion first
+   */
+  public static List<Candidate> cheapest(List<Considered> considered) {
+    return considered.stream()
+        .flatMap(one -> one.candidate().stream())
         .sorted(Comparator.comparing(Candidate::costPerServed))
         .toList();
+  }
+
+  /** Why an offer is none for a dish. */
+  public enum LeftOut {
+    /** No number of fish a kitchen would buy is enough. */
+    NEVER_ENOUGH,
+    /** A fish is thousands of portions. */
+    FAR_TOO_LARGE,
+    /** More fish a plate than anybody lays on one: how many. */
+    FISH_A_PLATE,
+    /** More minutes of knife a plate than a kitchen has: how many. */
+    MINUTES_A_PLATE
+  }
+
+  /**
+   * An offer that was looked at.
+   *
+   * @param offer the offer
+   * @param candidate what it comes to; empty if it is left out, or nothing is wanted
+   * @param leftOut why it is left out; empty if it is not
+   */
+  public record Considered(Offer offer, Optional<Candidate> candidate, Optional<Finding> leftOut) {}
+
+  /**
+   * Looks at every offer.
+   *
+   * @param wish the wish
+   * @param offers what is on offer
+   * @return each with what it comes to, or why it is left out, in the order of the offers
+   */
+  public List<Considered> considered(Wish wish, List<Offer> offers) {
+    return offers.stream().map(offer -> considered(wish, offer)).toList();
+  }
+
+  private Considered considered(Wish wish, Offer offer) {
+    Counts needed = needed(wish);
+    if (needed.most() == 0) {
+      return new Considered(offer, Optional.empty(), Optional.empty());
+    }
+    if (offer.form() == Form.FILLET) {
+      return new Considered(offer, Optional.of(ofFillet(wish, offer, needed)), Optional.empty());
+    }
+    if (offer.grade().to().wholeTimes(wish.serving().target()) > MOST_OF_ONE) {
+      return leftOut(offer, Finding.of(LeftOut.FAR_TOO_LARGE));
+    }
+    Optional<Candidate> whole = ofWhole(wish, offer, needed);
+    if (whole.isEmpty()) {
+      return leftOut(offer, Finding.of(LeftOut.NEVER_ENOUGH));
+    }
+    double served = Math.max(1, whole.get().served());
+    double pieces = whole.get().fish() / served;
+    double minutes = whole.get().minutes() / served;
+    if (!wish.isWhole() && pieces > MOST_A_PLATE) {
+      return leftOut(offer, Finding.of(LeftOut.FISH_A_PLATE, Math.round(pieces)));
+    }
+    return minutes > MOST_MINUTES_A_PLATE
+        ? leftOut(offer, Finding.of(LeftOut.MINUTES_A_PLATE, Math.round(minutes)))
+        : new Considered(offer, whole, Optional.empty());
+  }
+
+  private static Considered leftOut(Offer offer, Finding why) {
+    return new Considered(offer, Optional.empty(), Optional.of(why));
   }
 
   /**
@@ -97,17 +181,10 @@ public final class OrderPlanner {
    *
    * @param wish the wish
    * @param offer the offer
-   * @return the candidate; empty if no number of fish a kitchen would buy keeps the promise, a fish
-   *     is thousands of portions, or nothing is wanted
+   * @return the candidate; empty if the offer is left out, or nothing is wanted
    */
   public Optional<Candidate> candidate(Wish wish, Offer offer) {
-    Counts needed = needed(wish);
-    if (needed.most() == 0) {
-      return Optional.empty();
-    }
-    return offer.form() == Form.FILLET
-        ? Optional.of(ofFillet(wish, offer, needed))
-        : ofWhole(wish, offer, needed);
+    return considered(wish, offer).candidate();
   }
 
   /** What is wanted beyond what is on hand. */
@@ -120,9 +197,6 @@ public final class OrderPlanner {
   }
 
   private Optional<Candidate> ofWhole(Wish wish, Offer offer, Counts needed) {
-    if (offer.grade().to().wholeTimes(wish.serving().target()) > MOST_OF_ONE) {
-      return Optional.empty();
-    }
     FishPortions portions = portions(wish, offer);
     int cap = needed.most();
     if (portions.mean() <= 0) {
@@ -156,7 +230,8 @@ public final class OrderPlanner {
         plate(money, labour, Math.max(served, quantile(total, needed, 0.9))).total(),
         plate(money, labour, Math.min(served, quantile(total, needed, 0.1))).total(),
         risk(total, needed),
-        risk(ifLean(wish, offer).of(fish, needed.most()), needed),
+        riskInAll(wish, offer, fish, needed),
+        risk(ifOff(wish, offer, ONE_IN_TEN).of(fish, needed.most()), needed),
         Math.max(0, fish * portions.mean() - served),
         portions.mean(),
         isForClearStock(offer.species())
@@ -194,6 +269,7 @@ public final class OrderPlanner {
         plate(money, labour, Math.min(served, quantile(total, needed, 0.1))).total(),
         risk(total, needed),
         risk(total, needed),
+        risk(total, needed),
         Math.max(0, portions - served),
         0,
         Mass.ZERO,
@@ -214,18 +290,30 @@ public final class OrderPlanner {
    * so many fish is off by its spread over their root, and by that of Student's distribution of as
    * many degrees in one house of ten.
    */
-  private FishPortions ifLean(Wish wish, Offer offer) {
+  private FishPortions ifOff(Wish wish, Offer offer, double errors) {
     return lean.computeIfAbsent(
-        key(wish, offer),
+        new Off(key(wish, offer), errors),
         k -> {
           CutPlan plan = wish.isWhole() ? cutPlan(wish, offer, false) : plan(wish, offer);
-          double off = ONE_IN_TEN / Math.sqrt(FISH_OF_THE_NORM);
+          double off = errors / Math.sqrt(FISH_OF_THE_NORM);
           List<MainCut> mains =
               plan.mainCuts().stream()
                   .map(cut -> new MainCut(leaner(cut, off), cut.spread()))
                   .toList();
           return FishPortions.of(mains, offer.grade(), wish.serving(), norms.sides());
         });
+  }
+
+  /**
+   * The mean over what a norm may be off by: three points that have the moments of a normal law.
+   */
+  private double riskInAll(Wish wish, Offer offer, int fish, Counts needed) {
+    double risk = 0;
+    for (double[] point : POINTS) {
+      FishPortions one = point[0] == 0 ? portions(wish, offer) : ifOff(wish, offer, point[0]);
+      risk += point[1] * risk(one.of(fish, needed.most()), needed);
+    }
+    return risk;
   }
 
   private static double leaner(MainCut cut, double off) {

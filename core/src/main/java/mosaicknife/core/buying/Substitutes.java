@@ -3,10 +3,15 @@ package mosaicknife.core.buying;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Eating.Skin;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Mass;
 
@@ -30,6 +35,18 @@ public final class Substitutes {
 
   /** A fillet this many times thicker cooks clearly longer. */
   private static final double CLEARLY = 1.4;
+
+  private static final Map<Trait, Quality> CAVEATS =
+      new EnumMap<>(
+          Map.of(
+              Trait.REEF_TOXIN, Quality.REEF_TOXIN,
+              Trait.PROTECTED, Quality.PROTECTED,
+              Trait.WAX_ESTER, Quality.WAX_ESTER,
+              Trait.HISTAMINE, Quality.HISTAMINE,
+              Trait.TOXIC_BLOOD, Quality.TOXIC_BLOOD));
+
+  /** Gates that the house keeps for the missing fish already. */
+  private static final Set<Trait> AS_BEFORE = EnumSet.of(Trait.HISTAMINE, Trait.TOXIC_BLOOD);
 
   private Substitutes() {}
 
@@ -59,6 +76,14 @@ public final class Substitutes {
     THINNER,
     /** Can carry reef toxin. */
     REEF_TOXIN,
+    /** Protected or limited in many places. */
+    PROTECTED,
+    /** Wax oil that runs through some guests. */
+    WAX_ESTER,
+    /** Forms histamine, and what is missing does not. */
+    HISTAMINE,
+    /** Blood that harms until it is cooked, and what is missing has none. */
+    TOXIC_BLOOD,
     /** Clearly more of the fillet has pin bones. */
     MORE_PIN_BONES
   }
@@ -93,18 +118,24 @@ public final class Substitutes {
         .filter(species -> !species.code().equals(missing.code()))
         .map(species -> compare(missing, species))
         .sorted(
-            Comparator.comparing((Substitute one) -> isToxic(one.species()))
+            Comparator.comparing((Substitute one) -> !caveats(missing, one.species()).isEmpty())
                 .thenComparingDouble(Substitute::distance))
         .toList();
   }
 
-  private static boolean isToxic(Species species) {
-    return species.traits().contains(Species.Trait.REEF_TOXIN);
+  /** What is said before anything else of a fish that asks more of a house, and puts it last. */
+  private static List<Finding> caveats(Species missing, Species other) {
+    return CAVEATS.entrySet().stream()
+        .filter(one -> other.traits().contains(one.getKey()))
+        .filter(
+            one -> !AS_BEFORE.contains(one.getKey()) || !missing.traits().contains(one.getKey()))
+        .map(one -> Finding.of(one.getValue()))
+        .toList();
   }
 
   private static Substitute compare(Species missing, Species other) {
     List<Finding> alike = new ArrayList<>();
-    List<Finding> different = new ArrayList<>();
+    List<Finding> different = new ArrayList<>(caveats(missing, other));
     Eating want = missing.eating();
     Eating has = other.eating();
     double distance =
@@ -135,9 +166,6 @@ public final class Substitutes {
       different.add(Finding.of(Quality.THINNER));
     }
     distance += THICKNESS * Math.min(2, Math.abs(Math.log(thicker) / Math.log(2)));
-    if (isToxic(other)) {
-      different.add(Finding.of(Quality.REEF_TOXIN));
-    }
     double bones = has.pinBonesTo() - want.pinBonesTo();
     if (bones > 0.3) {
       different.add(Finding.of(Quality.MORE_PIN_BONES));

@@ -77,7 +77,8 @@ public record Comparison(Serving serving, List<Contender> contenders) {
   }
 
   /**
-   * Returns the highest price at which one's portion costs no more than another's.
+   * Returns the highest price at which one's portion costs no more than another's. A credit takes
+   * off what was paid and never what the work costs.
    *
    * @param one the fish whose price is asked
    * @param other what it is held against
@@ -89,11 +90,9 @@ public record Comparison(Serving serving, List<Contender> contenders) {
     return other
         .plate(serving)
         .filter(limit -> plates > 0)
-        .map(
-            limit ->
-                limit.multipliedBy(Fraction.of(plates, 1)).minus(one.labour()).plus(one.credit()))
-        .filter(allowed -> !allowed.isNegative())
-        .map(allowed -> allowed.per(one.purchased()));
+        .map(limit -> limit.multipliedBy(Fraction.of(plates, 1)).minus(one.labour()))
+        .filter(forFish -> !forFish.isNegative())
+        .map(forFish -> forFish.plus(one.credit()).per(one.purchased()));
   }
 
   /**

@@ -105,8 +105,13 @@ public record WhatIf(
    * @return the price a kilogram; empty if the work alone costs more
    */
   public Optional<UnitPrice> highestPrice(UnitPrice bought) {
-    ExactMoney allowed = bought.times(mains).minus(labour).plus(lot).minus(onMains);
-    return allowed.isPositive() ? Optional.of(allowed.per(purchased)) : Optional.empty();
+    ExactMoney forFish = bought.times(mains).minus(labour);
+    ExactMoney elsewhere = lot.minus(onMains);
+    ExactMoney allowed = forFish.plus(elsewhere);
+    // what other parts carry takes off what the fish cost, never what the work does
+    return !forFish.isNegative() && allowed.isPositive()
+        ? Optional.of(allowed.per(purchased))
+        : Optional.empty();
   }
 
   /**

@@ -15,14 +15,36 @@ import mosaicknife.core.quantity.Temperature;
  * @param at when
  * @param offHeat when it came off the heat
  * @param instrument which thermometer
+ * @param core the core it reached, where that was measured
  */
-public record Chilled(Temperature shown, Instant at, Instant offHeat, String instrument) {
+public record Chilled(
+    Temperature shown, Instant at, Instant offHeat, String instrument, Optional<Temperature> core) {
 
   /** Refuses a reading before the end of the heat, and one of nothing. */
   public Chilled {
     Check.notNull(shown, "temperature");
     Check.text(instrument, "instrument");
+    Check.notNull(core, "core");
     Check.that(!offHeat.isAfter(at), "Expected off the heat until " + at + ", found ", offHeat);
+  }
+
+  /** What is wrong with the core of something that was smoked hot. */
+  public enum Core {
+    /** Nobody measured it, or it stayed below what the code asks for: that temperature. */
+    NOT_REACHED
+  }
+
+  /**
+   * Says what keeps something from being called hot-smoked: only a core makes it cooked.
+   *
+   * @param reading the reading, if there is one
+   * @param code the core the code asks for
+   * @return that no core shows it; empty if one does
+   */
+  public static Optional<Finding> cooked(Optional<Chilled> reading, Temperature code) {
+    return reading.flatMap(Chilled::core).filter(core -> core.compareTo(code) >= 0).isPresent()
+        ? Optional.empty()
+        : Optional.of(Finding.of(Core.NOT_REACHED, code).at("core"));
   }
 
   /**

@@ -20,19 +20,26 @@ import mosaicknife.core.quantity.Temperature;
  * @param rule how fast it must be cold
  * @param offHeat when it came off the heat, in minutes since the first reading; empty if that is
  *     not known
+ * @param moved since when it stands there, in minutes since the first reading; empty if it never
+ *     stood elsewhere
  */
 public record Cooling(
-    List<Reading> readings, Surroundings where, CoolingRule rule, OptionalDouble offHeat) {
+    List<Reading> readings,
+    Surroundings where,
+    CoolingRule rule,
+    OptionalDouble offHeat,
+    OptionalDouble moved) {
 
   /** A batch of which nobody knows when it came off the heat. */
   public Cooling(List<Reading> readings, Surroundings where, CoolingRule rule) {
-    this(readings, where, rule, OptionalDouble.empty());
+    this(readings, where, rule, OptionalDouble.empty(), OptionalDouble.empty());
   }
 
   private static final double NOISE = 0.6;
   private static final double MOST_A_MINUTE = 12;
   private static final double SURE = 0.9;
   private static final double LIKELY = 0.5;
+  private static final double UNLIKELY = 0.1;
 
   /** Copies the readings. */
   public Cooling {
@@ -143,9 +150,17 @@ public record Cooling(
     return Optional.empty();
   }
 
-  /** Readings that something is wrong with tell nothing of what is to come. */
-  private Optional<LagFit> fit() {
-    return doubt().isPresent() ? Optional.empty() : LagFit.of(readings, where);
+  /**
+   * Fits the readings since it stands where it does: what it did elsewhere tells nothing of here.
+   *
+   * @return the fit; empty if there are too few, or something is wrong with them
+   */
+  public Optional<LagFit> fit() {
+    List<Reading> here =
+        readings.stream()
+            .filter(reading -> moved.isEmpty() || reading.minutes() >= moved.getAsDouble())
+            .toList();
+    return doubt().isPresent() ? Optional.empty() : LagFit.of(here, where);
   }
 
   /**
@@ -237,9 +252,10 @@ public record Cooling(
             .mapToDouble(one -> late(fit.get().likely(), degrees(one.goal()), one.deadline()))
             .max()
             .orElse(0);
-    return worst >= SURE
-        ? Standing.LATE
-        : worst >= LIKELY ? Standing.MAY_BE_LATE : Standing.IN_TIME;
+    if (worst >= LIKELY) {
+      return worst >= SURE ? Standing.LATE : Standing.MAY_BE_LATE;
+    }
+    return worst <= UNLIKELY ? Standing.IN_TIME : Standing.TOO_EARLY;
   }
 
   /** The share of ways that reach it after the deadline or never. */

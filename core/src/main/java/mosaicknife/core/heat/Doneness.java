@@ -12,7 +12,7 @@ import mosaicknife.core.check.Check;
 public final class Doneness {
 
   /** How quickly heat spreads in fish, in m² a second; about that of water. */
-  private static final double DIFFUSIVITY = 1.4e-7;
+  static final double DIFFUSIVITY = 1.4e-7;
 
   private static final double QUESTIONED = 2;
   private static final double CARRY_A_MILLIMETRE = 0.12;
@@ -37,7 +37,7 @@ public final class Doneness {
    * @param readings the readings, in the order of time
    * @param wanted the core temperature that is wanted, in degrees Celsius
    * @param millimetres the thickness at the thickest point, positive
-   * @param medium about how hot it is around it in degrees; used while there are two readings
+   * @param medium about how hot it is around it in degrees
    * @return the forecast; empty for less than two readings, or if the core does not rise
    */
   public static Optional<Done> of(
@@ -49,39 +49,16 @@ public final class Doneness {
     if (!rises) {
       return Optional.empty();
     }
-    Optional<LagFit> fit =
-        readings.size() >= 3 ? LagFit.of(readings, Surroundings.UNKNOWN) : two(readings, medium);
-    return fit.map(
-        one -> {
-          double carried =
-              Math.min(
-                  MOST_CARRIED, Math.min(millimetres * CARRY_A_MILLIMETRE, (medium - wanted) / 20));
-          double rest = Math.max(0, carried);
-          return new Done(
-              one.reaches(wanted), one.reaches(wanted - rest), rest, one.best().surroundings());
-        });
-  }
-
-  /** With two readings the heat around it is taken as typed. */
-  private static Optional<LagFit> two(List<Reading> readings, double medium) {
-    Reading first = readings.get(0);
-    Reading last = readings.get(1);
-    double minutes = last.minutes() - first.minutes();
-    double left = (medium - last.degrees()) / (medium - first.degrees());
-    if (minutes <= 0 || left <= 0 || left >= 1) {
+    CoreFit fit = CoreFit.of(readings, millimetres, medium);
+    if (fit.ways().isEmpty()) {
       return Optional.empty();
     }
-    double tau = -minutes / Math.log(left);
-    double difference = (first.degrees() - medium) * Math.exp(first.minutes() / tau);
-    Lag best = new Lag(medium, difference, tau, 1);
-    // a core lags behind its outside: two readings are a first forecast, a third wider each way
+    double carried =
+        Math.min(MOST_CARRIED, Math.min(millimetres * CARRY_A_MILLIMETRE, (medium - wanted) / 20));
+    double rest = Math.max(0, carried);
     return Optional.of(
-        new LagFit(
-            best,
-            List.of(
-                new Lag(medium, difference, tau * 0.75, 1),
-                best,
-                new Lag(medium, difference, tau * 1.35, 1))));
+        new Done(
+            fit.reaches(wanted, readings), fit.reaches(wanted - rest, readings), rest, fit.ends()));
   }
 
   /**

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.memory.Recent;
 
@@ -13,8 +14,7 @@ import mosaicknife.core.memory.Recent;
  * as well, so that a forecast is as wide as what is left open.
  *
  * <p>For each time constant the surroundings and the difference are a linear problem; the time
- * constants are tried on a fine scale. Two readings need surroundings that are known; three tell
- * them.
+ * constants are tried on a fine scale.
  *
  * @param best the way that explains the readings best
  * @param likely all ways, with their weights
@@ -33,8 +33,16 @@ public record LagFit(Lag best, List<Lag> likely) {
   private static final double LONGEST = 6000;
   private static final int STEPS = 400;
   private static final double OFF = 1.5;
-  private static final double TAIL = 0.05;
+  private static final double TAIL = 0.08;
   private static final double NEGLIGIBLE = 1e-6;
+
+  // a wall gives its heat back, a lid comes off: a fifth faster or slower than it was
+  private static final double[] SLOWER = {0.84, 0.92, 1, 1.08, 1.19};
+  private static final double[] SLOWER_WEIGHT = {0.1, 0.2, 0.4, 0.2, 0.1};
+
+  // half of the baths melt, a few of them early
+  private static final double[] WARMER = {0, 0.5, 1};
+  private static final double[] WARMER_WEIGHT = {0.55, 0.25, 0.2};
 
   /** Copies the ways. */
   public LagFit {
@@ -45,9 +53,9 @@ public record LagFit(Lag best, List<Lag> likely) {
   /**
    * When a temperature is reached.
    *
-   * @param earliest five in a hundred reach it sooner, in minutes since the first reading
+   * @param earliest about one in twenty reach it sooner, in minutes since the first reading
    * @param likely the middle
-   * @param latest five in a hundred reach it later; empty if it may never be reached
+   * @param latest about one in twenty reach it later; empty if it may never be reached
    */
   public record When(double earliest, double likely, OptionalDouble latest) {}
 
@@ -56,16 +64,14 @@ public record LagFit(Lag best, List<Lag> likely) {
    *
    * @param readings the readings, in the order of time
    * @param where where it stands
-   * @return the fit; empty for less than two readings, for two without known surroundings, and for
-   *     readings at one time
+   * @return the fit; empty for less than two readings, and for readings at one time
    */
   public static Optional<LagFit> of(List<Reading> readings, Surroundings where) {
     return KNOWN.of(new Question(List.copyOf(readings), where));
   }
 
   private static Optional<LagFit> fitted(List<Reading> readings, Surroundings where) {
-    int needed = where == Surroundings.UNKNOWN ? 3 : 2;
-    if (readings.size() < needed
+    if (readings.size() < 2
         || readings.get(readings.size() - 1).minutes() - readings.get(0).minutes() < SHORTEST) {
       return Optional.empty();
     }
@@ -82,7 +88,27 @@ public record LagFit(Lag best, List<Lag> likely) {
     }
     double most = likely.stream().mapToDouble(Lag::weight).max().orElseThrow();
     likely.removeIf(lag -> lag.weight() < NEGLIGIBLE * most);
-    return Optional.of(new LagFit(best(readings, where, solved), likely));
+    double last = readings.get(readings.size() - 1).minutes();
+    List<Lag> onwards = likely.stream().flatMap(lag -> onwards(lag, last, where)).toList();
+    return Optional.of(new LagFit(best(readings, where, solved), onwards));
+  }
+
+  /**
+   * What one way may become from the last reading on: the wall gives back its heat, a lid comes
+   * off, ice melts, a full shelf warms. A starting estimate of how often and how far.
+   */
+  private static Stream<Lag> onwards(Lag lag, double last, Surroundings where) {
+    double now = lag.at(last);
+    List<Lag> ways = new ArrayList<>();
+    for (int i = 0; i < SLOWER.length; i++) {
+      double tau = lag.minutes() * SLOWER[i];
+      for (int j = 0; j < WARMER.length; j++) {
+        double around = lag.surroundings() + WARMER[j] * where.warmer();
+        double weight = lag.weight() * SLOWER_WEIGHT[i] * WARMER_WEIGHT[j];
+        ways.add(new Lag(around, (now - around) * Math.exp(last / tau), tau, weight));
+      }
+    }
+    return ways.stream().filter(way -> Double.isFinite(way.difference()));
   }
 
   /** The least squares between the steps about the best one. */

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import mosaicknife.core.anatomy.Eating.Texture;
+import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.ReferenceFile;
 import mosaicknife.core.anatomy.ReferenceFile.Line;
 import mosaicknife.core.check.Check;
@@ -19,8 +19,10 @@ import mosaicknife.core.safety.Allergen;
 /**
  * Something fish lies in, in parts of a base, and how long it may.
  *
- * <p>What goes in from outside needs time as the square of the thickness. Firm flesh is slower,
- * acid is quicker and spoils sooner: starting estimates, with wide windows.
+ * <p>A wet marinade goes in from outside as the square of the thickness; firm flesh is slower, acid
+ * is quicker and spoils sooner. A salt-sweet paste and a dry cure draw water first: they take days
+ * for a thick or oily piece, and the more of it lies on the fish the less. Starting estimates of
+ * what is taught of curing, with wide windows.
  *
  * @param code the lasting identifier
  * @param name what a cook calls it
@@ -43,7 +45,8 @@ public record Marinade(
 
   private static final String FILE = "marinades.csv";
   private static final double REFERENCE_MILLIMETRES = 20;
-  private static final double REFERENCE_MINUTES = 240;
+  private static final double OILY = 1.3;
+  private static final double REFERENCE_CURE = 350;
   private static final int SHORTEST = 20;
   private static final int A_DAY = 1440;
 
@@ -61,10 +64,22 @@ public record Marinade(
 
   /** What it does. */
   public enum Kind {
-    /** It flavours. */
-    MARINADE,
-    /** It draws water and firms. */
-    CURE
+    /** It is wet and flavours. */
+    MARINADE(240, 2, A_DAY),
+    /** Salt and sweet and thick, such as miso: it flavours and draws water, slowly. */
+    PASTE(900, 1.6, 5 * A_DAY),
+    /** Dry salt and sugar: it draws water and firms. */
+    CURE(720, 1.6, 4 * A_DAY);
+
+    private final double minutes;
+    private final double power;
+    private final int longest;
+
+    Kind(double minutes, double power, int longest) {
+      this.minutes = minutes;
+      this.power = power;
+      this.longest = longest;
+    }
   }
 
   /** How sour it is. */
@@ -130,36 +145,40 @@ public record Marinade(
     public Window after(int passed) {
       return new Window(Math.max(0, ready - passed), best - passed, spoiled - passed);
     }
-
-    /**
-     * Returns whether a piece is too thick for it: its outside spoils before it is through.
-     *
-     * @return true if it takes more than a day
-     */
-    public boolean isTooThick() {
-      return ready > A_DAY;
-    }
   }
 
   /**
    * Works out how long a piece may lie.
    *
    * @param millimetres its thickness at the thickest point, from 2 to 200
-   * @param texture how firm its flesh is
+   * @param eating how firm and how oily its flesh is
    * @return the three times
    */
-  public Window window(double millimetres, Texture texture) {
+  public Window window(double millimetres, Eating eating) {
     Check.inRange(millimetres, 2, 200, "thickness in millimetres");
     double slower =
-        switch (texture) {
+        switch (eating.texture()) {
           case SOFT -> 0.8;
           case FLAKY -> 1;
           case FIRM -> 1.15;
           case MEATY -> 1.3;
         };
-    double square = Math.pow(millimetres / REFERENCE_MILLIMETRES, 2);
-    int ready = minutes(REFERENCE_MINUTES * square * slower * acid.quicker);
+    boolean wet = kind == Kind.MARINADE;
+    double oily = !wet && eating.flesh() == Eating.Flesh.OILY ? OILY : 1;
+    double salt = kind == Kind.CURE ? Math.sqrt(REFERENCE_CURE / bag) : 1;
+    double thick = Math.pow(millimetres / REFERENCE_MILLIMETRES, kind.power);
+    int ready = minutes(kind.minutes * thick * slower * oily * salt * acid.quicker);
     return new Window(ready, minutes(ready * acid.best), minutes(ready * acid.spoils));
+  }
+
+  /**
+   * Returns whether a piece is too thick for it: its outside spoils before it is through.
+   *
+   * @param window its times
+   * @return true if it takes longer than such a one may
+   */
+  public boolean isTooThick(Window window) {
+    return window.ready() > kind.longest;
   }
 
   private static int minutes(double exact) {

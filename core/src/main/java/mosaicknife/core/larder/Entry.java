@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.FoodState;
 
 /** Something that happened to an item on a shelf. */
 public sealed interface Entry {
@@ -112,7 +113,23 @@ public sealed interface Entry {
    *
    * @param state what it is now
    * @param useBy until when it keeps from now on
+   * @param latest the latest that day may be
    * @param at when
    */
-  record Turned(Shelved.State state, LocalDate useBy, Instant at) implements Entry {}
+  record Turned(FoodState state, LocalDate useBy, LocalDate latest, Instant at) implements Entry {}
+
+  /**
+   * Somebody who may moved its day.
+   *
+   * @param useBy its last day now
+   * @param reason why
+   * @param at when
+   */
+  record Dated(LocalDate useBy, String reason, Instant at) implements Entry {
+
+    /** Refuses a day without a reason. */
+    public Dated {
+      Check.text(reason, "reason");
+    }
+  }
 }

@@ -4,11 +4,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.function.Predicate;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.FoodState;
 
 /**
  * An item on a shelf as it is now, folded from what was put there and what happened since.
@@ -21,6 +23,7 @@ import mosaicknife.core.quantity.Mass;
  * @param beside what was laid out beside the fish, as far as it is left
  * @param state what was done to it last
  * @param useBy the last day to use it
+ * @param latest the latest that day may be, whoever moves it
  * @param spot where it lies, or where it was sent from
  * @param underWay the venue it was sent to and has not arrived at
  */
@@ -31,8 +34,9 @@ public record Item(
     long units,
     Trace trace,
     Outlay beside,
-    Shelved.State state,
+    FoodState state,
     LocalDate useBy,
+    LocalDate latest,
     Shelved.Spot spot,
     OptionalLong underWay) {
 
@@ -64,6 +68,7 @@ public record Item(
             shelved.beside(),
             shelved.state(),
             shelved.useBy(),
+            shelved.latest(),
             shelved.spot(),
             OptionalLong.empty());
     for (Entry entry : entries) {
@@ -78,6 +83,7 @@ public record Item(
         item.beside,
         item.state,
         item.useBy,
+        item.latest,
         item.spot,
         item.underWay);
   }
@@ -99,27 +105,34 @@ public record Item(
     if (entry instanceof Entry.Moved moved) {
       return at(moved.spot(), OptionalLong.empty());
     }
+    if (entry instanceof Entry.Dated dated) {
+      return until(state, dated.useBy(), latest);
+    }
     Entry.Turned turned = (Entry.Turned) entry;
-    return new Item(
-        shelved,
-        entries,
-        mass,
-        units,
-        trace,
-        beside,
-        turned.state(),
-        turned.useBy(),
-        spot,
-        underWay);
+    return until(turned.state(), turned.useBy(), turned.latest());
+  }
+
+  private Item until(FoodState now, LocalDate day, LocalDate last) {
+    return new Item(shelved, entries, mass, units, trace, beside, now, day, last, spot, underWay);
   }
 
   private Item with(Mass left, long unitsLeft, Trace traceLeft, Outlay besideLeft) {
     return new Item(
-        shelved, entries, left, unitsLeft, traceLeft, besideLeft, state, useBy, spot, underWay);
+        shelved,
+        entries,
+        left,
+        unitsLeft,
+        traceLeft,
+        besideLeft,
+        state,
+        useBy,
+        latest,
+        spot,
+        underWay);
   }
 
   private Item at(Shelved.Spot other, OptionalLong to) {
-    return new Item(shelved, entries, mass, units, trace, beside, state, useBy, other, to);
+    return new Item(shelved, entries, mass, units, trace, beside, state, useBy, latest, other, to);
   }
 
   /**
@@ -141,6 +154,27 @@ public record Item(
   }
 
   /**
+   * Returns whether a core made it cooked once, whatever was done to it after.
+   *
+   * @return true if heating it again gives it no new days
+   */
+  public boolean wasHeated() {
+    return was(FoodState::isHeated);
+  }
+
+  /**
+   * Returns whether it ever was in some state.
+   *
+   * @param state which
+   * @return true if it is, or was before it was turned
+   */
+  boolean was(Predicate<FoodState> state) {
+    return state.test(shelved.state())
+        || entries.stream()
+            .anyMatch(e -> e instanceof Entry.Turned turned && state.test(turned.state()));
+  }
+
+  /**
    * Returns whether its mass is only what the recipe says.
    *
    * @return true until somebody weighs it
@@ -148,6 +182,16 @@ public record Item(
   public boolean isEstimated() {
     return shelved.traits().estimated()
         && entries.stream().noneMatch(Entry.Weighed.class::isInstance);
+  }
+
+  /**
+   * Returns whether its last day can be moved at all.
+   *
+   * @param today the day
+   * @return false once the latest it may be is over
+   */
+  public boolean isMovable(LocalDate today) {
+    return !isGone() && !latest.isBefore(today);
   }
 
   /**
@@ -252,7 +296,7 @@ public record Item(
     if (daysLeft(today) == 0) {
       return Optional.of(Finding.of(Due.TODAY, shelved.name()));
     }
-    return state == Shelved.State.FROZEN && daysLeft(today) <= 1
+    return state == FoodState.FROZEN && daysLeft(today) <= 1
         ? Optional.of(Finding.of(Due.THAW_TONIGHT, shelved.name()))
         : Optional.empty();
   }

@@ -5,7 +5,7 @@ import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.Species;
-import mosaicknife.core.larder.Shelved.State;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Caution;
 import mosaicknife.core.use.FishUse.Measure;
@@ -18,7 +18,8 @@ public final class LabelFacts {
 
   /**
    * Returns whether bones are in a part. A fillet of a fish with pin bones counts as having them:
-   * nobody wrote down that they were pulled.
+   * nobody wrote down that they were pulled. Of a fish full of fine bones only what was scraped off
+   * them has none.
    *
    * @param kind its kind
    * @param species the fish
@@ -29,8 +30,8 @@ public final class LabelFacts {
         kind.nature() == PartClass.FLESH
             && !kind.is(PartKind.Trait.EATEN_IN_PART)
             && (kind.is(PartKind.Trait.SCRAPED)
-                || kind.is(PartKind.Trait.TRIM)
-                || species.eating().pinBonesTo() == 0);
+                || !species.isFullOfFineBones()
+                    && (kind.is(PartKind.Trait.TRIM) || species.eating().pinBonesTo() == 0));
     return !clean && !kind.is(PartKind.Trait.SKIN);
   }
 
@@ -49,31 +50,23 @@ public final class LabelFacts {
   }
 
   /**
-   * Returns what state something is in when it was made.
-   *
-   * @param use what was made
-   * @return frozen from the freezer, cooked from kettle, smoker and dryer, else raw: the rest is
-   *     cooked when it is served
-   */
-  public static State state(FishUse use) {
-    return switch (use.work().equipment()) {
-      case FREEZER -> State.FROZEN;
-      case KETTLE, SMOKER, DRYER -> State.COOKED;
-      default -> State.RAW;
-    };
-  }
-
-  /**
    * Returns whether something is hot when it is made, so that a reading must say it is cold before
    * it lies on a shelf.
    *
    * @param use what was made
-   * @return true from kettle and smoker
+   * @return true of what was heated
    */
   public static boolean comesHot(FishUse use) {
-    return switch (use.work().equipment()) {
-      case KETTLE, SMOKER -> true;
-      default -> false;
-    };
+    return use.kept().state().isHeated();
+  }
+
+  /**
+   * Returns whether only a core that was measured makes it what it is called.
+   *
+   * @param use what was made
+   * @return true of what was smoked hot
+   */
+  public static boolean needsCore(FishUse use) {
+    return use.kept().state() == FoodState.HOT_SMOKED;
   }
 }

@@ -1,13 +1,17 @@
 package mosaicknife.core.larder;
 
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.larder.Entry.Out;
-import mosaicknife.core.larder.Shelved.State;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.FoodState;
 
 /**
  * What may happen on a shelf and what cannot be right. Each rule answers with the first thing that
@@ -56,8 +60,16 @@ public final class LarderRules {
     NOT_THE_WHOLE_PART,
     /** Less is there than there should be, and nobody said why: how much less. */
     SOME_NOT_THERE,
-    /** Its last day is over: it is composted or thrown, or somebody decides a new day. */
-    OVERDUE
+    /** Its last day is over: it is composted or thrown. */
+    OVERDUE,
+    /** A core made it cooked once; to heat it again gives it no new days. */
+    COOKED_ALREADY,
+    /** Cured, dried or smoked is what is made, with what goes in: not a button. */
+    MADE_NOT_TURNED,
+    /** Nobody moves a day of safety: the latest it may be. */
+    DAY_OF_SAFETY,
+    /** A day is moved for a reason. */
+    NO_REASON_FOR_DAY
   }
 
   /** Fish on the same scale never weighs more after drying; wet paper may weigh a little. */
@@ -116,7 +128,7 @@ public final class LarderRules {
     if (item.daysLeft(today) < 0) {
       return found(Problem.OVERDUE, "");
     }
-    return item.state() == State.FROZEN && out != Out.SOLD
+    return item.state() == FoodState.FROZEN && out != Out.SOLD
         ? found(Problem.STILL_FROZEN, "")
         : Optional.empty();
   }
@@ -176,32 +188,68 @@ public final class LarderRules {
    * @param today the day
    * @return what is wrong with it, or nothing
    */
-  public static Optional<Finding> turning(Item item, State state, LocalDate today) {
+  public static Optional<Finding> turning(Item item, FoodState state, LocalDate today) {
     if (item.isGone()) {
       return found(Problem.GONE, "");
     }
     if (item.underWay().isPresent()) {
       return found(Problem.UNDER_WAY, "");
     }
-    if (state == State.FROZEN) {
-      if (item.state() == State.FROZEN) {
-        return found(Problem.FROZEN_ALREADY, "");
-      }
-      if (wasThawed(item)) {
-        return found(Problem.NEVER_REFROZEN, "");
-      }
-      return item.daysLeft(today) < 0 ? found(Problem.OVERDUE, "") : Optional.empty();
+    if (item.daysLeft(today) < 0) {
+      return found(Problem.OVERDUE, "");
     }
-    return state == State.THAWED && item.state() != State.FROZEN
-        ? found(Problem.NOT_FROZEN, "")
-        : Optional.empty();
+    return switch (state) {
+      case FROZEN ->
+          item.state() == FoodState.FROZEN
+              ? found(Problem.FROZEN_ALREADY, "")
+              : item.was(FoodState.THAWED::equals)
+                  ? found(Problem.NEVER_REFROZEN, "")
+                  : Optional.empty();
+      case THAWED ->
+          item.state() == FoodState.FROZEN ? Optional.empty() : found(Problem.NOT_FROZEN, "");
+      case COOKED ->
+          item.state() == FoodState.FROZEN
+              ? found(Problem.STILL_FROZEN, "")
+              : item.wasHeated() ? found(Problem.COOKED_ALREADY, "") : Optional.empty();
+      default -> found(Problem.MADE_NOT_TURNED, "");
+    };
   }
 
-  /** Thawed once, whatever was done to it after. */
-  private static boolean wasThawed(Item item) {
-    return item.shelved().state() == State.THAWED
-        || item.entries().stream()
-            .anyMatch(e -> e instanceof Entry.Turned turned && turned.state() == State.THAWED);
+  /**
+   * Returns what an item may be turned into.
+   *
+   * @param item the item
+   * @param today the day
+   * @return the states
+   */
+  public static Set<FoodState> turns(Item item, LocalDate today) {
+    return Arrays.stream(FoodState.values())
+        .filter(state -> turning(item, state, today).isEmpty())
+        .collect(Collectors.toCollection(() -> EnumSet.noneOf(FoodState.class)));
+  }
+
+  /**
+   * Looks at a new last day for something on a shelf. A day of quality may be moved with a reason,
+   * also when it is over; a day of safety never beyond what the rules gave it.
+   *
+   * @param item the item
+   * @param until the new day
+   * @param reason why
+   * @param today the day
+   * @return what is wrong with it, or nothing
+   */
+  public static Optional<Finding> dating(
+      Item item, LocalDate until, String reason, LocalDate today) {
+    if (item.isGone()) {
+      return found(Problem.GONE, "");
+    }
+    if (until.isAfter(item.latest())) {
+      return found(Problem.DAY_OF_SAFETY, "until", item.latest());
+    }
+    if (until.isBefore(today)) {
+      return found(Problem.OVER, "until");
+    }
+    return reason.isBlank() ? found(Problem.NO_REASON_FOR_DAY, "reason") : Optional.empty();
   }
 
   /**
@@ -217,7 +265,7 @@ public final class LarderRules {
     if (item.isGone()) {
       return found(Problem.GONE, "");
     }
-    if (item.state() != State.FROZEN) {
+    if (item.state() != FoodState.FROZEN) {
       return found(Problem.NOT_FROZEN, "");
     }
     boolean whole =

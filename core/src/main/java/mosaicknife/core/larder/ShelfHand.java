@@ -4,11 +4,11 @@ import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
 import mosaicknife.core.anatomy.Purpose;
-import mosaicknife.core.larder.Shelved.State;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
@@ -30,7 +30,7 @@ public final class ShelfHand {
     return item.shelved().use().isEmpty()
         && item.underWay().isEmpty()
         && item.trace().grams().size() == 1
-        && (item.state() == State.RAW || item.state() == State.THAWED)
+        && (item.state() == FoodState.RAW || item.state() == FoodState.THAWED)
         && item.daysLeft(today) >= 0;
   }
 
@@ -56,7 +56,7 @@ public final class ShelfHand {
             part ->
                 part.shelved(
                     new HandId.Kept(source.lot(), source.slot(), item.shelved().code()),
-                    item.state() == State.THAWED));
+                    item.state() == FoodState.THAWED));
   }
 
   private static boolean isMain(LotSheet sheet, LotPart part) {

@@ -9,6 +9,7 @@ import mosaicknife.core.check.Check;
 import mosaicknife.core.cost.Outlay;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.FoodState;
 
 /**
  * What was put on a shelf, as it was that day.
@@ -24,6 +25,7 @@ import mosaicknife.core.safety.Allergen;
  * @param traits what the label says of it
  * @param made the day it was made or put there
  * @param useBy the last day to use it
+ * @param latest the latest that day may be, whoever moves it
  * @param state raw, cooked, frozen or thawed
  * @param spot where it lies and who looks after it
  * @param at when it was written down
@@ -40,7 +42,8 @@ public record Shelved(
     Traits traits,
     LocalDate made,
     LocalDate useBy,
-    State state,
+    LocalDate latest,
+    FoodState state,
     Spot spot,
     Instant at) {
 
@@ -58,21 +61,11 @@ public record Shelved(
     allergens = Set.copyOf(told);
     Check.notNull(traits, "traits");
     Check.that(!useBy.isBefore(made), "Expected a use-by day from " + made + ", found ", useBy);
+    Check.that(
+        !latest.isBefore(useBy), "Expected the latest day from " + useBy + ", found ", latest);
     Check.notNull(state, "state");
     Check.notNull(spot, "spot");
     Check.notNull(at, "moment");
-  }
-
-  /** What was done to it: nothing comes back to an earlier one but by thawing. */
-  public enum State {
-    /** Raw and chilled. */
-    RAW,
-    /** Cooked and chilled. */
-    COOKED,
-    /** Frozen. */
-    FROZEN,
-    /** Thawed: used soon and never frozen again. */
-    THAWED
   }
 
   /**

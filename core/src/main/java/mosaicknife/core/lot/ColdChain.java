@@ -1,6 +1,8 @@
 package mosaicknife.core.lot;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.safety.Limits;
@@ -10,11 +12,9 @@ import mosaicknife.core.safety.Limits;
  *
  * @param warm the times it stood above the limit, in the order in which they were written down
  * @param limits the limits of the house
+ * @param on the day on which it is looked at
  */
-public record ColdChain(List<Warm> warm, Limits limits) {
-
-  /** Kept cold, by the starting limits. */
-  public static final ColdChain UNBROKEN = new ColdChain(List.of(), Limits.STARTING);
+public record ColdChain(List<Warm> warm, Limits limits, Day on) {
 
   /** The most minutes that are written down at once: a day. */
   public static final int MOST_MINUTES = 1_440;
@@ -23,7 +23,16 @@ public record ColdChain(List<Warm> warm, Limits limits) {
   public ColdChain {
     warm = List.copyOf(warm);
     Check.notNull(limits, "limits");
+    Check.notNull(on, "day");
   }
+
+  /**
+   * A day of the house.
+   *
+   * @param today the day
+   * @param zone the time zone of the house
+   */
+  public record Day(LocalDate today, ZoneId zone) {}
 
   /**
    * A time it stood warm.

@@ -351,6 +351,21 @@ public record Lot(
   }
 
   /**
+   * Returns when the fish is to be used by: as long as the signs and the temperature at the
+   * inspection gave it.
+   *
+   * @return the moment; empty if nothing is known of it
+   */
+  public Optional<Instant> useBy() {
+    return inspection.flatMap(
+        seen ->
+            seen.daysLeft().isPresent()
+                ? Optional.of(
+                    seen.at().plusSeconds((long) (seen.daysLeft().getAsDouble() * 86_400)))
+                : Optional.empty());
+  }
+
+  /**
    * Returns the day by which a part is to be used: as long as the signs and the temperature at the
    * inspection gave the fish, and no longer than the house lets scrapings lie.
    *
@@ -358,13 +373,7 @@ public record Lot(
    * @return the moment; empty if nothing is known of it
    */
   public Optional<Instant> useBy(LotPart part) {
-    Optional<Instant> fish =
-        inspection.flatMap(
-            seen ->
-                seen.daysLeft().isPresent()
-                    ? Optional.of(
-                        seen.at().plusSeconds((long) (seen.daysLeft().getAsDouble() * 86_400)))
-                    : Optional.empty());
+    Optional<Instant> fish = useBy();
     if (!part.kind().is(PartKind.Trait.SCRAPED)) {
       return fish;
     }

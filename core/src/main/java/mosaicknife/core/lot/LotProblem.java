@@ -52,6 +52,14 @@ public enum LotProblem {
   LOT_HELD,
   /** A fish that forms histamine is kept raw only as long as it was looked at and measured: lot. */
   HISTAMINE_NOT_SEEN,
+  /** A part lies raw no longer than that: the last day, the part. */
+  RAW_DAY,
+  /** What is in a part is never food: the part, the hazard. */
+  PART_POISONOUS,
+  /** The last day of a lot is over and it was looked at before: the day. */
+  LOT_OVER,
+  /** The last day of a part is over: the part, the day. */
+  PART_OVER,
   /** Kept raw longer than time and warmth allow: the last day, part. */
   HISTAMINE_DAY,
   /** A claim about more than was invoiced. */

@@ -1,10 +1,14 @@
 package mosaicknife.core.lot;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
+import mosaicknife.core.anatomy.Hazard;
 import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
@@ -14,6 +18,7 @@ import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Freshness;
+import mosaicknife.core.safety.FreshnessGroup;
 import mosaicknife.core.safety.RawGate;
 import mosaicknife.core.safety.Sign;
 
@@ -228,27 +233,121 @@ public final class LotRules {
   }
 
   /**
-   * Returns the last day a part may lie raw, in a rack or under ice, where histamine sets it: never
-   * past what the signs, the temperature and the time it stood warm leave. Nobody looked, or nobody
-   * measured: the day it is put there.
+   * Returns the last day a part may lie raw, in a rack or under ice: never past what the signs, the
+   * temperature and the time it stood warm leave, and for the pot only the day it was looked at. If
+   * nobody looked or measured, a fish that forms histamine has only the day it is put there, and
+   * another as long as a perfect one of its kind keeps from its landing.
    *
    * @param lot its lot
    * @param part the part
    * @param from the day it is put there
    * @param zone the time zone of the house
-   * @return the last whole day; empty for fish that forms no histamine
+   * @return the last whole day; before {@code from} if it is over
    */
-  public static Optional<LocalDate> lastRawDay(Lot lot, LotPart part, LocalDate from, ZoneId zone) {
-    if (!lot.isHistamineWatched()) {
-      return Optional.empty();
+  public static LocalDate lastRawDay(Lot lot, LotPart part, LocalDate from, ZoneId zone) {
+    return lastRawDay(lot, lot.useBy(part), from, zone);
+  }
+
+  private static LocalDate lastRawDay(
+      Lot lot, Optional<Instant> useBy, LocalDate from, ZoneId zone) {
+    if (lot.hold().isPresent()) {
+      return from;
     }
-    return lot.hold().isPresent()
-        ? Optional.of(from)
-        : Optional.of(
-            lot.useBy(part)
-                .map(ends -> ends.atZone(zone).toLocalDate())
-                .map(ends -> ends.isAfter(from) ? ends.minusDays(1) : ends)
-                .orElse(from));
+    Optional<LocalDate> seen =
+        useBy
+            .map(ends -> ends.atZone(zone).toLocalDate())
+            .map(ends -> ends.isAfter(from) ? ends.minusDays(1) : ends);
+    Optional<LocalDate> pot =
+        lot.inspection()
+            .filter(looked -> looked.decision() == Fitness.POT)
+            .map(looked -> looked.at().atZone(zone).toLocalDate());
+    boolean known = lot.inspection().filter(looked -> looked.daysLeft().isPresent()).isPresent();
+    LocalDate usual =
+        lot.isHistamineWatched()
+            ? from
+            : lot.landedOn()
+                .plusDays(lot.cold().limits().value(FreshnessGroup.of(lot.species()).daysOnIce()));
+    return Stream.of(seen, pot, known ? Optional.<LocalDate>empty() : Optional.of(usual))
+        .flatMap(Optional::stream)
+        .min(Comparator.naturalOrder())
+        .orElseThrow();
+  }
+
+  /**
+   * Returns whether the last day of a part at the board is over: nothing becomes food of it.
+   *
+   * @param lot its lot
+   * @param part the part
+   * @return true after its last day
+   */
+  public static boolean isOver(Lot lot, LotPart part) {
+    ColdChain.Day on = lot.cold().on();
+    return lastRawDay(lot, part, on.today(), on.zone()).isBefore(on.today());
+  }
+
+  /**
+   * Looks whether a lot may be inspected: once looked at, a fish past its last day gets no new
+   * days.
+   *
+   * @param lot the lot
+   * @param decision what is decided
+   * @return that its last day is over, unless it is refused; or nothing
+   */
+  public static Optional<Finding> inspecting(Lot lot, Fitness decision) {
+    ColdChain.Day on = lot.cold().on();
+    LocalDate last = lastRawDay(lot, lot.useBy(), on.today(), on.zone());
+    return decision != Fitness.REFUSE && lot.useBy().isPresent() && last.isBefore(on.today())
+        ? found(LotProblem.LOT_OVER, "decision", last)
+        : Optional.empty();
+  }
+
+  /**
+   * Returns whether the fillets of a lot are shared out tonight.
+   *
+   * @param lot the lot
+   * @return false while it is held, of one that is for the pot only or was refused, and after its
+   *     last day
+   */
+  public static boolean isServedToday(Lot lot) {
+    ColdChain.Day on = lot.cold().on();
+    return lot.mayBeServed()
+        && !lastRawDay(lot, lot.useBy(), on.today(), on.zone()).isBefore(on.today());
+  }
+
+  /**
+   * Looks whether a part may be given a purpose today.
+   *
+   * @param lot its lot
+   * @param part the part; of scrapings it is asked again when they are put away
+   * @param purpose the purpose
+   * @return that it is poisonous, the lot held, or the last day over, unless it is thrown away
+   */
+  public static Optional<Finding> closed(Lot lot, Part part, Purpose purpose) {
+    return purpose.isUsed()
+        ? held(lot, purpose).or(() -> neverFood(lot, alone(part)))
+        : Optional.empty();
+  }
+
+  /**
+   * Looks whether a part can be food at all today.
+   *
+   * @param lot its lot
+   * @param part the part
+   * @return that it is poisonous, or its last day over; empty if it can
+   */
+  public static Optional<Finding> neverFood(Lot lot, LotPart part) {
+    Optional<Hazard.Kind> poison = Hazard.closing(lot.species(), part.kind().code());
+    if (poison.isPresent()) {
+      return found(LotProblem.PART_POISONOUS, "", part.name(), poison.get());
+    }
+    ColdChain.Day on = lot.cold().on();
+    return isOver(lot, part)
+        ? found(LotProblem.PART_OVER, "", part.name(), lastRawDay(lot, part, on.today(), on.zone()))
+        : Optional.empty();
+  }
+
+  private static LotPart alone(Part part) {
+    return new LotPart(part, Optional.empty(), Mass.ZERO, Mass.ZERO, List.of(), 0);
   }
 
   /**
@@ -263,16 +362,19 @@ public final class LotRules {
    */
   public static Optional<Finding> keptRaw(
       Lot lot, LotPart part, LocalDate from, LocalDate until, ZoneId zone) {
-    Optional<LocalDate> last = lastRawDay(lot, part, from, zone).filter(until::isAfter);
-    if (last.isEmpty()) {
+    LocalDate last = lastRawDay(lot, part, from, zone);
+    if (!until.isAfter(last)) {
       return Optional.empty();
     }
     if (lot.hold().isPresent()) {
       return found(LotProblem.LOT_HELD, "until", lot.id());
     }
+    if (!lot.isHistamineWatched()) {
+      return found(LotProblem.RAW_DAY, "until", last, part.name());
+    }
     return lot.useBy(part).isEmpty()
         ? found(LotProblem.HISTAMINE_NOT_SEEN, "until", lot.id())
-        : found(LotProblem.HISTAMINE_DAY, "until", last.get(), part.name());
+        : found(LotProblem.HISTAMINE_DAY, "until", last, part.name());
   }
 
   /**
@@ -287,8 +389,7 @@ public final class LotRules {
    */
   public static Optional<Finding> holding(
       Lot lot, Part part, Held held, LocalDate today, ZoneId zone) {
-    LotPart itself = new LotPart(part, Optional.empty(), Mass.ZERO, Mass.ZERO, List.of(), 0);
-    return keptRaw(lot, itself, today, held.until(), zone);
+    return keptRaw(lot, alone(part), today, held.until(), zone);
   }
 
   /**

@@ -283,11 +283,13 @@ public record CutPlan(
   /**
    * Returns whether pin bones are still in the main cuts when they come off.
    *
-   * @return true unless the plan pulls them, cuts them out, or takes them off with the ribs
+   * @return true unless the plan pulls them, cuts them out, or takes them off with the ribs; and of
+   *     every fish that is full of fine bones
    */
   public boolean leavesPinBones() {
-    return fish.species().eating().pinBonesTo() > 0
-        && traits().noneMatch(WITHOUT_PIN_BONES::contains);
+    return fish.species().isFullOfFineBones()
+        || fish.species().eating().pinBonesTo() > 0
+            && traits().noneMatch(WITHOUT_PIN_BONES::contains);
   }
 
   private Stream<CuttingOption.Trait> traits() {

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import mosaicknife.core.anatomy.BodyPlan;
 import mosaicknife.core.anatomy.Eating;
+import mosaicknife.core.anatomy.Hazard;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.anatomy.Species;
@@ -145,6 +146,8 @@ public final class PreWork {
     TWEEZERS,
     /** The pass is told of bones. */
     BONES_INSIDE,
+    /** A large fish of warm reefs: ask for the water. */
+    ASK_FOR_THE_WATER,
     /** Fillets held against the light. */
     LIGHT,
     /** Sharpened between fish. */
@@ -245,6 +248,17 @@ public final class PreWork {
     }
     if (has(Trait.HISTAMINE)) {
       care(Place.FISH, Task.BACK_ON_ICE);
+    }
+    boolean reef =
+        Hazard.in(question.species(), Hazard.WHOLE).stream()
+            .filter(one -> one.kind() == Hazard.Kind.REEF_FLESH)
+            .anyMatch(
+                one ->
+                    one.from()
+                        .filter(from -> question.heaviest().compareTo(from) >= 0)
+                        .isPresent());
+    if (reef) {
+      care(Place.FISH, Task.ASK_FOR_THE_WATER);
     }
   }
 

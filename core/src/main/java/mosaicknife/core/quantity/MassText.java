@@ -16,10 +16,12 @@ import mosaicknife.core.quantity.NumberText.Comma;
  * <p>Weight entry is a trap: 12.6 lb is not 12 lb 6 oz, kilograms and pounds get mixed, a comma can
  * be two things. So what was understood is said back before it is stored.
  *
- * <p>Grammar: {@code number [unit]} or {@code number lb number oz}; units as in {@link
- * MassUnit#find}. Valid are {@code 1318 g}, {@code 1.318}, {@code 1,318 kg}, {@code 12.6 lb},
- * {@code 12 lb 9.6 oz}. Not valid are negative or zero masses, ounces of a pound from 16 on, and
- * more than {@value #MOST_TONNES} tonnes.
+ * <p>Grammar: {@code number [unit]}, {@code number lb number oz} or {@code number kg number g};
+ * units as in {@link MassUnit#find}. Valid are {@code 1318 g}, {@code 1'318 g}, {@code 1.318},
+ * {@code 1,318 kg}, {@code 2 kg 300 g}, {@code 1½ lb}, {@code 12.6 lb}, {@code 12 lb 9.6 oz}. A
+ * point before three digits of grams, {@code 1.318 g}, could be two things and is asked. Not valid
+ * are negative or zero masses, ounces of a pound from 16 on, and more than {@value #MOST_TONNES}
+ * tonnes.
  *
  * @param mass the mass understood, positive
  * @param typed what was typed, stripped
@@ -39,9 +41,13 @@ public record MassText(
   private static final int MOST_TONNES = 2;
   private static final Mass MOST = Mass.ofGrams(MOST_TONNES * 1_000_000L);
   private static final BigDecimal OUNCES_PER_POUND = BigDecimal.valueOf(16);
+  private static final BigDecimal GRAMS_PER_KILOGRAM = BigDecimal.valueOf(1000);
   private static final int LONGEST = 60;
   private static final Pattern POUNDS_AND_OUNCES =
       Pattern.compile("(.*\\d)\\s*([a-zA-Z]+\\.?)\\s*,?\\s*(\\d.*?)\\s*([a-zA-Z]+\\.?)");
+  private static final Pattern POINT_OR_THOUSANDS =
+      Pattern.compile("([1-9][0-9]{0,2})\\.([0-9]{3})");
+  private static final Pattern STONES = Pattern.compile("(?i)(st|sts|stone|stones)\\.?");
   private static final Pattern WITH_UNIT = Pattern.compile("(.*?)\\s*([\\p{L}.]*\\p{L}\\.?)");
 
   /**
@@ -66,10 +72,14 @@ public record MassText(
       return poundsAndOunces(text, two);
     }
     Matcher one = WITH_UNIT.matcher(text);
-    if (one.matches() && one.group(1).chars().anyMatch(Character::isDigit)) {
+    if (one.matches() && one.group(1).chars().anyMatch(MassText::isFigure)) {
       return single(text, one.group(1), unit(one.group(2)));
     }
     return single(text, text, bareUnit);
+  }
+
+  private static boolean isFigure(int letter) {
+    return Character.isDigit(letter) || Character.getType(letter) == Character.OTHER_NUMBER;
   }
 
   /**
@@ -94,6 +104,14 @@ public record MassText(
 
   private static MassText single(String text, String number, MassUnit unit) {
     boolean grams = unit == MassUnit.GRAM;
+    Matcher point = POINT_OR_THOUSANDS.matcher(number.strip());
+    if (grams && point.matches()) {
+      throw new QuantityFormatException(
+          QuantityProblem.POINT_OR_THOUSANDS,
+          text,
+          point.group(1) + point.group(2),
+          new BigDecimal(number.strip()).setScale(1, RoundingMode.HALF_UP).toPlainString());
+    }
     NumberText amount = NumberText.parse(number, grams ? Comma.THOUSANDS : Comma.DECIMAL);
     Mass mass = checked(text, amount.value(), unit);
     return new MassText(
@@ -103,6 +121,9 @@ public record MassText(
   private static MassText poundsAndOunces(String text, Matcher match) {
     MassUnit first = unit(match.group(2));
     MassUnit second = unit(match.group(4));
+    if (first == MassUnit.KILOGRAM && second == MassUnit.GRAM) {
+      return kilogramsAndGrams(text, match);
+    }
     if (first != MassUnit.POUND || second != MassUnit.OUNCE) {
       throw new QuantityFormatException(QuantityProblem.MIXED_UNITS, text);
     }
@@ -118,6 +139,24 @@ public record MassText(
     Mass mass = checked(text, pounds.multiply(OUNCES_PER_POUND).add(ounces), MassUnit.OUNCE);
     return new MassText(
         mass, text, ounces, Optional.empty(), step(ounces, MassUnit.OUNCE), Optional.empty());
+  }
+
+  private static MassText kilogramsAndGrams(String text, Matcher match) {
+    BigDecimal kilograms = NumberText.parse(match.group(1), Comma.DECIMAL).value();
+    BigDecimal grams = NumberText.parse(match.group(3), Comma.THOUSANDS).value();
+    boolean whole = kilograms.stripTrailingZeros().scale() <= 0;
+    if (!whole || grams.compareTo(GRAMS_PER_KILOGRAM) >= 0) {
+      throw new QuantityFormatException(QuantityProblem.KILOGRAMS_AND_GRAMS, text);
+    }
+    BigDecimal amount = kilograms.add(grams.movePointLeft(3));
+    Mass mass = checked(text, amount, MassUnit.KILOGRAM);
+    return new MassText(
+        mass,
+        text,
+        amount,
+        Optional.of(MassUnit.KILOGRAM),
+        step(grams, MassUnit.GRAM),
+        Optional.empty());
   }
 
   private static Mass step(BigDecimal amount, MassUnit unit) {
@@ -149,6 +188,9 @@ public record MassText(
   }
 
   private static MassUnit unit(String word) {
+    if (STONES.matcher(word).matches()) {
+      throw new QuantityFormatException(QuantityProblem.STONES, word);
+    }
     return MassUnit.find(word)
         .orElseThrow(() -> new QuantityFormatException(QuantityProblem.NOT_A_WEIGHT_UNIT, word));
   }

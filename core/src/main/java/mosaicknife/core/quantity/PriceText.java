@@ -3,6 +3,8 @@ package mosaicknife.core.quantity;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Currency;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -13,7 +15,7 @@ import mosaicknife.core.quantity.NumberText.Comma;
  * A price per mass as a person typed it, with what was understood.
  *
  * <p>Grammar: {@code number [/ unit]} or {@code number per unit}; the unit is kg or lb. Valid are
- * {@code 11.40}, {@code 11,40/kg}, {@code 5.17 per lb}.
+ * {@code 11.40}, {@code 11,40/kg}, {@code 12 €/kg}, {@code 5.17 per lb}.
  *
  * @param price the price understood
  * @param typed what was typed, stripped
@@ -24,6 +26,10 @@ public record PriceText(UnitPrice price, String typed, String echo, Optional<Fin
 
   private static final BigDecimal MOST = BigDecimal.valueOf(10_000);
   private static final int LONGEST = 40;
+  private static final Pattern MONEY =
+      Pattern.compile("\\p{Sc}|\\b(?i:EUR|USD|GBP|CHF|SEK|NOK|DKK|PLN|JPY|AUD|NZD|CAD|ISK)\\b");
+  private static final Map<String, String> SIGNS =
+      Map.of("EUR", "\u20AC", "GBP", "\u00A3", "JPY", "\u00A5", "USD", "$");
   private static final Pattern WITH_UNIT =
       Pattern.compile("(.*?)\\s*(?:/|\\bper\\b|\\ba\\b)\\s*(\\p{L}+\\.?)");
 
@@ -44,13 +50,32 @@ public record PriceText(UnitPrice price, String typed, String echo, Optional<Fin
     if (text.length() > LONGEST) {
       throw new QuantityFormatException(QuantityProblem.PRICE_TOO_LONG);
     }
-    Matcher withUnit = WITH_UNIT.matcher(text);
+    Matcher withUnit = WITH_UNIT.matcher(amountOf(text, currency));
     boolean hasUnit = withUnit.matches();
     MassUnit unit = hasUnit ? unit(withUnit.group(2)) : bareUnit;
-    NumberText amount = NumberText.parse(hasUnit ? withUnit.group(1) : text, Comma.DECIMAL);
+    NumberText amount =
+        NumberText.parse(hasUnit ? withUnit.group(1) : amountOf(text, currency), Comma.DECIMAL);
     UnitPrice price = price(text, amount.value(), unit, currency);
     String echo = "%s/kg = %s/lb".formatted(shown(price.perKilogram()), shown(price.perPound()));
     return new PriceText(price, text, echo, amount.note());
+  }
+
+  /** The sign or code of the house's money says nothing new; that of another one is no price. */
+  private static String amountOf(String text, Currency currency) {
+    Matcher money = MONEY.matcher(text);
+    if (!money.find()) {
+      return text;
+    }
+    String sign = money.group();
+    boolean own =
+        sign.equalsIgnoreCase(currency.getCurrencyCode())
+            || sign.equals(SIGNS.get(currency.getCurrencyCode()))
+            || sign.equals("$") && currency.getSymbol(Locale.US).endsWith("$");
+    if (!own) {
+      throw new QuantityFormatException(
+          QuantityProblem.OTHER_MONEY, sign, currency.getCurrencyCode());
+    }
+    return (text.substring(0, money.start()) + text.substring(money.end())).strip();
   }
 
   private static UnitPrice price(String text, BigDecimal amount, MassUnit unit, Currency currency) {

@@ -8,6 +8,14 @@ public enum QuantityProblem {
   WEIGHT_TOO_LONG,
   /** Two units that do not go together: what was typed. */
   MIXED_UNITS,
+  /** Grams with a point that may mark thousands: what was typed, as thousands, as a decimal. */
+  POINT_OR_THOUSANDS,
+  /** Kilograms and grams that do not make one weight: what was typed. */
+  KILOGRAMS_AND_GRAMS,
+  /** Stones, which no scale here shows: the word. */
+  STONES,
+  /** A price in another money than that of the house: the sign, the money of the house. */
+  OTHER_MONEY,
   /** A part of a pound and ounces as well: what was typed. */
   PART_OF_A_POUND,
   /** Ounces that make a pound: the ounces, pounds and ounces. */

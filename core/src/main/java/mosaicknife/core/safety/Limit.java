@@ -35,8 +35,22 @@ public enum Limit {
   FROZEN_KEEPS(Unit.DAYS, 60, 1, 365),
   /** How long something keeps once it was thawed. */
   THAWED_KEEPS(Unit.DAYS, 1, 0, 5),
+  /** How long something keeps that was made of raw fish and not heated. */
+  RAW_KEEPS(Unit.DAYS, 2, 0, 5),
   /** How long something keeps once it was cooked. */
-  COOKED_KEEPS(Unit.DAYS, 2, 0, 10),
+  COOKED_KEEPS(Unit.DAYS, 3, 0, 10),
+  /** How long fish keeps that was salted or soured and not heated. */
+  CURED_KEEPS(Unit.DAYS, 4, 0, 14),
+  /** How long cold-smoked fish keeps. */
+  COLD_SMOKED_KEEPS(Unit.DAYS, 4, 0, 14),
+  /** How long hot-smoked fish keeps. */
+  HOT_SMOKED_KEEPS(Unit.DAYS, 4, 0, 14),
+  /** How long dried fish, roe and skin keep. */
+  DRIED_KEEPS(Unit.DAYS, 30, 1, 365),
+  /** How long a ferment under salt keeps. */
+  FERMENTED_KEEPS(Unit.DAYS, 180, 1, 730),
+  /** How long a chilled pack without air keeps at the most. */
+  VACUUM_KEEPS(Unit.DAYS, 4, 0, 10),
   /** Hot food that cools: below this its time counts. */
   COOL_FROM(Unit.TENTHS_OF_A_DEGREE, 600, 500, 700),
   /** The first stage of cooling ends below this. */

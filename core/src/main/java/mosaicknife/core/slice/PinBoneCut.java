@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.MassProfile;
+import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 
@@ -57,7 +58,17 @@ public record PinBoneCut(Fillet fillet, Way way, List<Lane> lanes, Mass strip) {
     /** A strip or V on both sides of the row comes out. */
     STRIP,
     /** The back is cut off above the row, the tail behind the last bone; the rest has them. */
-    ABOVE_THE_ROW
+    ABOVE_THE_ROW;
+
+    /**
+     * Returns what of it can be done with a fish: fine bones that lie everywhere stay in.
+     *
+     * @param species the fish
+     * @return this way, or that they are left in
+     */
+    public Way of(Species species) {
+      return species.isFullOfFineBones() ? LEFT_IN : this;
+    }
   }
 
   /**

@@ -60,6 +60,25 @@ public record ServicePlan(
   }
 
   /**
+   * Holds a plan against another of the same service.
+   *
+   * @param other the other
+   * @return the cuts that serve more, or as much and lose less; with what is known of the best
+   */
+  ServicePlan noWorseThan(ServicePlan other) {
+    boolean isWorse =
+        worth() < other.worth() || worth() == other.worth() && lost.compareTo(other.lost()) > 0;
+    return isWorse
+        ? new ServicePlan(
+            service,
+            other.cuts(),
+            other.lost(),
+            leastLost.compareTo(other.lost()) < 0 ? leastLost : other.lost(),
+            Math.max(mostWorth, other.worth()))
+        : this;
+  }
+
+  /**
    * Returns the mass of the fillets that are cut.
    *
    * @return all of them

@@ -10,6 +10,7 @@ import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.check.Check;
@@ -83,12 +84,12 @@ public final class ServicePlanner {
    *
    * @param service what is to be cut
    * @param seconds how long may be looked for better, positive
-   * @return the plan
+   * @return the plan; however little time there was, never worse than the way of the hand
    */
   public static ServicePlan plan(Service service, double seconds) {
     Check.that(seconds > 0, "Expected time above 0, found ", seconds);
     Check.notNull(LOADED, "solver");
-    return new ServicePlanner(service).solve(seconds);
+    return new ServicePlanner(service).solve(seconds).noWorseThan(byHand(service));
   }
 
   /**
@@ -109,15 +110,19 @@ public final class ServicePlanner {
 
   private static Optional<Slicing> byHand(Board board, int[] left) {
     List<Slicing.Piece> pieces = new ArrayList<>();
+    int[] room = new int[board.kinds.size()];
+    Arrays.fill(room, Service.MOST_OF_A_KIND);
     int begun = 0;
     int at = 0;
     while (at < board.grid.grams()) {
       int next = -1;
       for (int k = 0; k < board.kinds.size() && next < 0; k++) {
         Cut cut = board.cuts.get(k);
-        int end = left[board.kinds.get(k)] > 0 ? endOf(cut, at, board.grid.grams()) : -1;
+        boolean open = left[board.kinds.get(k)] > 0 && room[k] > 0;
+        int end = open ? endOf(cut, at, board.grid.grams()) : -1;
         if (end > 0) {
           left[board.kinds.get(k)]--;
+          room[k]--;
           if (at > begun) {
             pieces.add(board.grid.left(begun, at));
           }
@@ -313,7 +318,14 @@ public final class ServicePlanner {
       double rest = (until - System.nanoTime()) / SECOND;
       Optional<Found> next = run(served, Math.max(LEAST, Math.min(left, rest)));
       if (next.isEmpty()) {
-        return repaired(found == null ? served.orElseGet(this::nothing) : found, served);
+        return repaired(
+            found != null
+                ? found
+                // nothing is known of what could be lost less
+                : served
+                    .map(one -> new Found(one.sets(), one.figure(), 0))
+                    .orElseGet(this::nothing),
+            served);
       }
       found = next.get();
       boolean isCuttable = forbidWhatCannotBeCut(found.sets());

@@ -50,8 +50,8 @@ public final class Slicer {
     this.grams = grid.grams();
     this.cuts = cuts;
     this.perGram = overPerKilogram * (UNIT / GRAMS);
-    // a leftover of its own must save more than the grams it hardly moves
-    this.another = 20 * perGram + UNIT;
+    // of what is worth the same the one with fewer leftovers: never worth a minor unit by itself
+    this.another = UNIT / 20;
     this.wanted = wanted;
     this.closed = new long[wanted + 1][grams + 1];
     this.open = new long[wanted + 1][grams + 1];

@@ -46,7 +46,8 @@ public final class Coming {
                 Hand.pieces(kind, planned.slot().code(), fish.count()),
                 Optional.of(fish.mean()),
                 venue,
-                new OnHand.Condition(true, false, false, false, Optional.empty(), false, false),
+                new OnHand.Condition(
+                    true, false, false, false, Optional.empty(), false, false, false),
                 0,
                 false));
       }

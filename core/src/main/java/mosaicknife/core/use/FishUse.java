@@ -12,6 +12,7 @@ import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.FoodState;
 
 /**
  * A use of the house: what a part can become, of which kinds, by which ratio and at what work.
@@ -32,8 +33,7 @@ import mosaicknife.core.safety.Allergen;
  * @param loss what the step loses of fish and lines together, from 0 below 1
  * @param work minutes and room
  * @param value what one unit is worth or saves, in the currency of the house, from 0
- * @param raw whether the result is raw, cured or underdone
- * @param keeps for how many days the result keeps, from 0
+ * @param kept how the result is kept
  * @param cautions what to be careful about
  * @param fat the share of fat the fish in it should have; empty if it does not matter
  */
@@ -52,8 +52,7 @@ public record FishUse(
     Fraction loss,
     Work work,
     BigDecimal value,
-    boolean raw,
-    int keeps,
+    Kept kept,
     Set<Caution> cautions,
     Optional<Fraction> fat) {
 
@@ -77,9 +76,26 @@ public record FishUse(
     Check.that(isLoss(loss), "Expected a loss from 0 below 1, found ", loss);
     Check.notNull(work, "work");
     Check.that(value.signum() >= 0, "Expected a value from 0, found ", value);
-    Check.that(keeps >= 0, "Expected days from 0, found ", keeps);
+    Check.notNull(kept, "how it is kept");
     cautions = Set.copyOf(cautions);
     Check.notNull(fat, "fat");
+  }
+
+  /**
+   * How the result is kept.
+   *
+   * @param raw whether it is served raw, cured or underdone
+   * @param state what was done to it when it is put away; what is raw then may be cooked later
+   * @param days for how many days it is at its best, from 0
+   */
+  public record Kept(boolean raw, FoodState state, int days) {
+
+    /** Refuses days below nothing, and raw that a core made cooked. */
+    public Kept {
+      Check.notNull(state, "state");
+      Check.that(!raw || !state.isHeated(), "Expected cooked to be served cooked, found ", state);
+      Check.that(days >= 0, "Expected days from 0, found ", days);
+    }
   }
 
   /** What a part must be or have before it may become something. */
@@ -134,8 +150,10 @@ public record FishUse(
     RAW_FLOUR,
     /** Warm stock is cooled fast, with a probe. */
     COOL_FAST,
-    /** A pack without air has rules of its own. */
+    /** A pack without air: what grows without air grows in the cold as well. */
     VACUUM,
+    /** Cured or cold-smoked: what grows in the cold was never killed. */
+    GROWS_COLD,
     /** A ferment has rules of its own. */
     FERMENT,
     /** Stuffing swells: fill loosely. */
@@ -261,6 +279,24 @@ public record FishUse(
         Check.that(count >= 1, "Expected pieces from 1, found ", count);
       }
     }
+  }
+
+  /**
+   * Returns whether the result is served raw, cured or underdone.
+   *
+   * @return true if it goes through the raw gate
+   */
+  public boolean raw() {
+    return kept.raw();
+  }
+
+  /**
+   * Returns for how many days the result is at its best.
+   *
+   * @return the days, from 0
+   */
+  public int keeps() {
+    return kept.days();
   }
 
   /**

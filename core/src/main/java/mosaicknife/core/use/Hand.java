@@ -122,6 +122,7 @@ public final class Hand {
             sheet.mayBeRaw(part),
             sheet.lot().fitness(),
             sheet.lot().hold().isPresent(),
+            LotRules.isOver(sheet.lot(), part),
             false),
         (int) Math.max(0, sheet.lot().landedOn().until(today, ChronoUnit.DAYS)),
         part.isStarted());

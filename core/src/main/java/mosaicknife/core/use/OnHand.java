@@ -65,6 +65,7 @@ public record OnHand(
    * @param rawOpen whether the raw gate is open for it
    * @param fitness what the lot may become; empty while nobody has inspected it
    * @param held whether somebody must decide about the lot first
+   * @param over whether its last day is over
    * @param thawed whether it was frozen and thawed
    */
   public record Condition(
@@ -74,6 +75,7 @@ public record OnHand(
       boolean rawOpen,
       Optional<Fitness> fitness,
       boolean held,
+      boolean over,
       boolean thawed) {
 
     /** Refuses what is missing. */
@@ -83,7 +85,7 @@ public record OnHand(
   }
 
   /**
-   * Returns the same on a shelf, under a label.
+   * Returns the same on a shelf, under a label, in its days.
    *
    * @param kept which it is there
    * @param wasThawed whether it was frozen and thawed
@@ -106,6 +108,7 @@ public record OnHand(
             condition.rawOpen(),
             condition.fitness(),
             condition.held(),
+            false,
             wasThawed),
         days,
         true);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Eating.Flesh;
+import mosaicknife.core.anatomy.Hazard;
 import mosaicknife.core.anatomy.Species.Trait;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.safety.Fitness;
@@ -22,6 +23,10 @@ public final class Qualification {
     OTHER_KIND,
     /** Somebody must decide about the lot first. */
     HELD,
+    /** What is in it is never food: the hazard. */
+    POISON,
+    /** Its last day is over. */
+    OVER,
     /** The lot was refused. */
     REFUSED,
     /** The inspection says pot only. */
@@ -67,6 +72,8 @@ public final class Qualification {
 
   private static List<Finding> reasons(FishUse use, OnHand part) {
     List<Finding> reasons = new ArrayList<>();
+    Hazard.closing(part.species(), part.kind().code())
+        .ifPresent(hazard -> reasons.add(Finding.of(WhyNot.POISON, hazard)));
     fitness(use, part).ifPresent(reasons::add);
     if (use.oldest().isPresent() && part.days() > use.oldest().getAsInt()) {
       reasons.add(Finding.of(WhyNot.TOO_OLD, part.days(), use.oldest().getAsInt()));
@@ -114,6 +121,9 @@ public final class Qualification {
   private static Optional<Finding> fitness(FishUse use, OnHand part) {
     if (part.condition().held()) {
       return found(WhyNot.HELD);
+    }
+    if (part.condition().over()) {
+      return found(WhyNot.OVER);
     }
     Optional<Fitness> fit = part.condition().fitness();
     if (fit.filter(Fitness.REFUSE::equals).isPresent()) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import mosaicknife.core.anatomy.PartClass;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.quantity.Fraction;
@@ -72,7 +73,9 @@ final class Sharing {
     byMass.stream().filter(w -> w.use().fat().isPresent()).forEach(w -> takeFat(w, missing));
     byMass.forEach(wanted -> takeGrams(wanted, missing, true));
     byMass.forEach(wanted -> takeGrams(wanted, missing, false));
-    made.stream().filter(w -> w.use().fat().isPresent()).forEach(this::fatten);
+    List<Wanted> minces = made.stream().filter(w -> w.use().fat().isPresent()).toList();
+    minces.forEach(one -> level(one, minces));
+    minces.forEach(this::fatten);
     List<Making> makings =
         made.stream()
             .map(w -> new Making(w, units.get(w.id()), from.getOrDefault(w.id(), List.of())))
@@ -169,12 +172,55 @@ final class Sharing {
                 lacking(wanted).dividedBy(difference).toDecimal(0, RoundingMode.FLOOR);
             Mass wished = Mass.ofGrams(Math.max(0, grams.longValueExact()));
             Mass some = least(wished, least(lean.mass(), left.get(fat)));
-            take(wanted.id(), lean.part(), Mass.ZERO.minus(some), false);
-            take(wanted.id(), fat, some, false);
+            exchange(wanted, lean.part(), fat, some);
           }
         }
       }
     }
+  }
+
+  /**
+   * A batch that is fatter than wanted gives its fattest grams to a leaner one of the same use for
+   * its leanest, so that each is as fat as wanted and not only all together.
+   */
+  private void level(Wanted fatter, List<Wanted> minces) {
+    for (Wanted leaner : minces) {
+      boolean same = leaner != fatter && leaner.use().code().equals(fatter.use().code());
+      while (same && exchanges(fatter, leaner)) {
+        // each exchange uses up a part of one of the two, or evens them out
+      }
+    }
+  }
+
+  private boolean exchanges(Wanted fatter, Wanted leaner) {
+    Fraction over = Fraction.ZERO.minus(lacking(fatter));
+    Fraction under = lacking(leaner);
+    Comparator<Grams> byFat = Comparator.comparing(one -> UseCatalogue.fat(one.part()));
+    Optional<Grams> fat = free(fatter).max(byFat);
+    Optional<Grams> lean = free(leaner).min(byFat);
+    if (fat.isEmpty() || lean.isEmpty()) {
+      return false;
+    }
+    Fraction difference =
+        UseCatalogue.fat(fat.get().part()).minus(UseCatalogue.fat(lean.get().part()));
+    if (difference.compareTo(Fraction.ZERO) <= 0) {
+      return false;
+    }
+    Fraction due = (over.compareTo(under) < 0 ? over : under).dividedBy(difference);
+    Mass wished = Mass.ofGrams(Math.max(0, due.toDecimal(0, RoundingMode.FLOOR).longValueExact()));
+    Mass some = least(wished, least(fat.get().mass(), lean.get().mass()));
+    exchange(fatter, fat.get().part(), lean.get().part(), some);
+    exchange(leaner, lean.get().part(), fat.get().part(), some);
+    return some.isPositive();
+  }
+
+  private Stream<Grams> free(Wanted wanted) {
+    return from.getOrDefault(wanted.id(), List.of()).stream().filter(one -> !one.locked());
+  }
+
+  private void exchange(Wanted wanted, OnHand out, OnHand in, Mass some) {
+    take(wanted.id(), out, Mass.ZERO.minus(some), false);
+    take(wanted.id(), in, some, false);
   }
 
   /** The grams of fat a batch lacks. */

@@ -19,6 +19,7 @@ import mosaicknife.core.anatomy.ReferenceFile.Line;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.safety.FreshnessGroup;
 import mosaicknife.core.use.FishUse.Caution;
 import mosaicknife.core.use.FishUse.Equipment;
@@ -109,7 +110,7 @@ public final class UseCatalogue {
         use.work().equipment().name(),
         use.work().load().toPlainString(),
         use.value().toPlainString(),
-        use.raw() ? "RAW" : "COOKED",
+        (use.raw() ? "RAW/" : "COOKED/") + use.kept().state(),
         "" + use.keeps(),
         names(use.cautions()),
         use.fat().map(UseCatalogue::percent).orElse(""));
@@ -165,12 +166,27 @@ public final class UseCatalogue {
             line.read(14, Equipment::valueOf),
             line.read(15, BigDecimal::new)),
         line.read(16, BigDecimal::new),
-        line.field(17).equals("RAW"),
-        whole(line, 18),
+        kept(line),
         set(line, 19, Caution.class),
         line.field(20).isEmpty()
             ? Optional.empty()
             : Optional.of(line.read(20, UseCatalogue::percent)));
+  }
+
+  /** A house's older line says only how it is served; then the equipment tells the state. */
+  private static FishUse.Kept kept(Line line) {
+    String[] how = line.field(17).split("/", 2);
+    FoodState state =
+        how.length > 1
+            ? line.read(17, text -> FoodState.valueOf(how[1]))
+            : switch (line.read(14, Equipment::valueOf)) {
+              case FREEZER -> FoodState.FROZEN;
+              case KETTLE -> FoodState.COOKED;
+              case SMOKER -> FoodState.HOT_SMOKED;
+              case DRYER -> FoodState.DRIED;
+              default -> FoodState.RAW;
+            };
+    return new FishUse.Kept(how[0].equals("RAW"), state, whole(line, 18));
   }
 
   private static int whole(Line line, int field) {

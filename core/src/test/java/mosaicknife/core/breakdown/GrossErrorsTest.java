@@ -298,9 +298,10 @@ public class GrossErrorsTest {
 
   @Test
   public void onlyWhatIsNineInTenAndFiveTimesLikelierIsAlmostCertain() {
-    Explanation one = explanation(0.91);
+    // what is nine times in ten so has a posterior of more
+    Explanation one = explanation(0.98);
     assertEquals(diagnosis(0.02, one, explanation(0.05)), Diagnosis.Sureness.ALMOST_CERTAIN);
-    assertEquals(diagnosis(0.02, explanation(0.88)), Diagnosis.Sureness.PROBABLE);
+    assertEquals(diagnosis(0.02, explanation(0.91)), Diagnosis.Sureness.PROBABLE);
     assertEquals(diagnosis(0.3, explanation(0.4)), Diagnosis.Sureness.POSSIBLE);
     assertTrue(one.isMendable());
     assertFalse(explanation(0.6).isMendable(), "only above 60 %");

@@ -141,6 +141,26 @@ public class JudgeBenchmarkTest {
     assertTrue(scores.get("IN_NO_ROW").three() > 0.25, "in no row");
   }
 
+  /** The roe stays in the guts of a ripe fish: a heavy row is no exchange of two. */
+  @Test
+  public void aRipeFishExchangedNoRows() {
+    SimulatedTally fish = new SimulatedTally(new Random(41));
+    int exchanged = 0;
+    int alarms = 0;
+    int all = MANY;
+    for (int i = 0; i < all; i++) {
+      Diagnosis found = GrossErrors.search(fish.ripe().question());
+      alarms += found.isAlarm() ? 1 : 0;
+      exchanged +=
+          found.best().filter(one -> one.cause() == Explanation.Cause.ROWS_EXCHANGED).isPresent()
+              ? 1
+              : 0;
+    }
+    Reporter.log(
+        "ripe fish: alarms %d, rows exchanged %d of %d".formatted(alarms, exchanged, all), true);
+    assertTrue(exchanged <= 0.02 * all, exchanged + " exchanged");
+  }
+
   /** After two errors two taps make both right. */
   @Test
   public void twoErrorsAreMendedInTwoTaps() {
@@ -171,22 +191,26 @@ public class JudgeBenchmarkTest {
   /** Of what is called so and so likely, so many are right. */
   @Test
   public void whatIsSaidToBeCertainIsSo() {
-    SimulatedTally fish = new SimulatedTally(new Random(23));
-    Random which = new Random(29);
     double[] said = new double[10];
     double[] right = new double[10];
     int[] count = new int[10];
+    List<SimulatedTally> kinds =
+        List.of(
+            new SimulatedTally(new Random(23)),
+            new SimulatedTally(new Random(24)).withNormsOff(0.12),
+            new SimulatedTally(new Random(25)).withHeavyTails());
+    Random which = new Random(29);
     for (int i = 0; i < 6 * MANY; i++) {
       String what =
           which.nextInt(8) > 0
               ? SIX.get(which.nextInt(SIX.size()))
               : OTHERS.get(which.nextInt(OTHERS.size()));
-      Case made = fish.wrong(what);
+      Case made = kinds.get(i % kinds.size()).wrong(what);
       Diagnosis found = GrossErrors.search(made.question());
       Optional<Explanation> best = found.best();
       if (best.isPresent()) {
-        int bin = (int) Math.min(9, 10 * best.get().probability());
-        said[bin] += best.get().probability();
+        int bin = (int) Math.min(9, 10 * best.get().claimed());
+        said[bin] += best.get().claimed();
         right[bin] += made.isRight(best.get()) ? 1 : 0;
         count[bin]++;
       }
@@ -198,6 +222,12 @@ public class JudgeBenchmarkTest {
                 .formatted(100 * said[bin] / count[bin], 100 * right[bin] / count[bin], count[bin]),
             true);
       }
+    }
+    for (int bin = 5; bin < 9; bin++) {
+      double off = (said[bin] - right[bin]) / count[bin];
+      // as many as two standard deviations of so few cases more
+      double chance = 1 / Math.sqrt(count[bin]);
+      assertTrue(off <= 0.03 + chance, "called too likely by %f in bin %d".formatted(off, bin));
     }
     double calledSure = said[9] / count[9];
     double sure = right[9] / count[9];

@@ -159,13 +159,21 @@ public class PosteriorTest {
       return lines.get(i).expected().isPresent() && lines.get(i).spread().isPositive();
     }
 
+    /** A row fits a figure within 2.6 of its spreads. */
+    private boolean isNear(int i, double grams) {
+      double norm = lines.get(i).expected().orElseThrow().milligrams() / 1000.0;
+      return Math.abs(grams - norm) <= 2.6 * lines.get(i).spread().milligrams() / 1000.0;
+    }
+
     private void rows() {
       int n = read.length;
       List<Integer> weighed = IntStream.range(0, n).filter(i -> read[i] > 0).boxed().toList();
       double pairs = Math.max(1, weighed.size() * (weighed.size() - 1) / 2.0);
       for (int i : weighed) {
         for (int j : weighed) {
-          if (i < j && isNormed(i) && isNormed(j) && Math.abs(read[i] - read[j]) >= least()) {
+          boolean both =
+              i < j && isNormed(i) && isNormed(j) && isNear(i, read[j]) && isNear(j, read[i]);
+          if (both && Math.abs(read[i] - read[j]) >= least()) {
             double[] others = read.clone();
             others[i] = read[j];
             others[j] = read[i];

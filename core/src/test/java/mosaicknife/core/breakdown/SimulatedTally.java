@@ -86,6 +86,7 @@ final class SimulatedTally {
   private final RandomGenerator random;
   private double normsOff;
   private boolean heavyTails;
+  private boolean ripe;
   private List<Tray> under = TRAYS;
 
   SimulatedTally(RandomGenerator random) {
@@ -165,6 +166,17 @@ final class SimulatedTally {
     return new Case(question(drawn, drawn.lines), "", "", Optional.empty(), 0, 0);
   }
 
+  /** A sound tally of a fish with its roe still in the guts. */
+  Case ripe() {
+    ripe = true;
+    while (true) {
+      Case one = sound(Way.MIXED);
+      if (one.question().lines().stream().anyMatch(line -> line.id().equals("guts"))) {
+        return one;
+      }
+    }
+  }
+
   private static final class Drawn {
     double whole;
     double step;
@@ -203,6 +215,7 @@ final class SimulatedTally {
       boolean side = List.of("fillet", "loin").contains(body[i][1]);
       double z = side ? Math.sqrt(.9) * fish + Math.sqrt(.1) * deviation() : deviation();
       share[i] = (double) body[i][2] * Math.max(0.15, 1 + (double) body[i][3] * z);
+      share[i] += ripe && body[i][1].equals("guts") ? random.nextDouble(0.06, 0.16) : 0;
       all += share[i];
     }
     double loss = Math.max(0.001, .015 + .008 * random.nextGaussian());

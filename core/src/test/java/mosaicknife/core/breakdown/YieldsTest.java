@@ -51,6 +51,34 @@ public class YieldsTest {
   }
 
   @Test
+  public void whatLeftTogetherIsNotOneOfItWeighedOff() {
+    Breakdown carcass =
+        new Breakdown(
+            State.GUTTED_AND_GILLED,
+            Mass.ofKilograms("4.860"),
+            1,
+            List.of(
+                leaf("fillet-left", "fillet", "1.318", Purpose.PLATE),
+                leaf("carcass", "carcass", "1.900", Purpose.POT)));
+    Basis headed = Yields.of(carcass, HAKE).basis(State.HEADED_AND_GUTTED).orElseThrow();
+    assertEquals(headed.knowledge(), Knowledge.ESTIMATED, "the frame is in the carcass too");
+    Breakdown pulled =
+        new Breakdown(
+            State.UNGUTTED,
+            Mass.ofKilograms("5.400"),
+            1,
+            List.of(leaf("guts-and-gills", "guts-and-gills", "0.700", Purpose.COMPOST)));
+    assertEquals(
+        Yields.of(pulled, HAKE).basis(State.GUTTED).orElseThrow().knowledge(),
+        Knowledge.ESTIMATED,
+        "the gills are in it too");
+    assertEquals(
+        Yields.of(pulled, HAKE).basis(State.GUTTED_AND_GILLED),
+        Optional.of(
+            new Basis(State.GUTTED_AND_GILLED, Mass.ofGrams(4700), Knowledge.BY_DIFFERENCE)));
+  }
+
+  @Test
   public void aRayNeedsNoGillsWeighedSinceItHasNoneOfItsOwn() {
     Species ray = WorkedHake.CATALOGUE.getSpecies("ray");
     Breakdown fish =

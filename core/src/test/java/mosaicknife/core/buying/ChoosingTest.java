@@ -83,6 +83,7 @@ public class ChoosingTest {
     assertEquals(
         instead("hake", "mackerel").different(),
         List.of(
+            Finding.of(Quality.HISTAMINE),
             Finding.of(Quality.FLESH, Eating.Flesh.OILY),
             Finding.of(Quality.TASTE, Eating.Flavour.STRONG),
             Finding.of(Quality.SKIN_CRISP),
@@ -108,6 +109,7 @@ public class ChoosingTest {
         nothing,
         nothing,
         0.05,
+        0.06,
         0.08,
         surplus,
         served,
@@ -365,15 +367,44 @@ public class ChoosingTest {
   }
 
   @Test
-  public void aFishThatCanCarryReefToxinStandsBehindAllThatCannot() {
+  public void noSubstituteThatAsksMoreOfAHouseLeadsAndEachSaysSoFirst() {
     for (Species missing : CATALOGUE.species()) {
-      List<Boolean> toxic =
-          Substitutes.of(missing, CATALOGUE.species()).stream()
-              .map(one -> one.species().traits().contains(Species.Trait.REEF_TOXIN))
-              .toList();
-      assertTrue(toxic.contains(true) && !toxic.get(0), missing.code());
-      assertTrue(toxic.lastIndexOf(false) < toxic.indexOf(true), missing.code());
+      List<Substitute> all = Substitutes.of(missing, CATALOGUE.species());
+      List<Boolean> asks = all.stream().map(one -> asksMore(missing, one.species())).toList();
+      assertTrue(asks.contains(true) && !asks.get(0), missing.code());
+      assertTrue(asks.lastIndexOf(false) < asks.indexOf(true), missing.code());
+      for (Substitute one : all) {
+        Enum<?> first = one.different().isEmpty() ? null : one.different().get(0).what();
+        assertEquals(
+            asksMore(missing, one.species()),
+            SAID_FIRST.contains(first),
+            missing.code() + " by " + one.species().code());
+      }
     }
+  }
+
+  private static final java.util.Set<Enum<?>> SAID_FIRST =
+      new java.util.HashSet<>(
+          List.of(
+              Quality.REEF_TOXIN,
+              Quality.PROTECTED,
+              Quality.WAX_ESTER,
+              Quality.HISTAMINE,
+              Quality.TOXIC_BLOOD));
+
+  /** Protected, purging, of reefs; or with a gate the house does not keep for the missing fish. */
+  private static boolean asksMore(Species missing, Species other) {
+    boolean ice =
+        other.traits().contains(Species.Trait.HISTAMINE)
+            && !missing.traits().contains(Species.Trait.HISTAMINE);
+    boolean blood =
+        other.traits().contains(Species.Trait.TOXIC_BLOOD)
+            && !missing.traits().contains(Species.Trait.TOXIC_BLOOD);
+    return ice
+        || blood
+        || other.traits().contains(Species.Trait.PROTECTED)
+        || other.traits().contains(Species.Trait.WAX_ESTER)
+        || other.traits().contains(Species.Trait.REEF_TOXIN);
   }
 
   @Test

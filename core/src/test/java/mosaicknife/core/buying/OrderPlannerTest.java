@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.Currency;
 import java.util.List;
+import java.util.Optional;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.SizeGrade;
@@ -76,10 +77,43 @@ public class OrderPlannerTest {
       {"john-dory", "0.7-1.2", 20},
       {"hake", "1.5-2.5", 24},
       {"turbot", "2.5-4", 30},
-      {"plaice", "0.5-1", 16},
+      {"plaice", "1-2.5", 16},
       {"pollack", "2-4", 40},
       {"gurnard", "1.2-3", 12},
     };
+  }
+
+  private static final Serving APART =
+      new Serving(Serving.Form.SLICES, Mass.ofGrams(150), 0.05, 1, false);
+
+  private static Wish apart(Demand demand) {
+    return new Wish(
+        APART,
+        Specification.SKIN_ON,
+        Choices.USUAL,
+        demand.distribution(),
+        0,
+        0.98,
+        ExactMoney.of("18.00", EUR));
+  }
+
+  @Test
+  public void manySmallFishAreNoOfferForAPlateOfFilletsAndItSaysWhy() {
+    Wish wish = apart(new Demand(16, 0, Per.SERVICE));
+    // one fillet of a plaice of 0.5 to 1 kg in a hundred is 150 g
+    Offer small = whole("plaice", "0.5-1", "10.00");
+    OrderPlanner.Considered considered = planner().considered(wish, List.of(small)).get(0);
+    assertEquals(considered.candidate(), Optional.empty());
+    assertEquals(considered.leftOut().orElseThrow().what(), OrderPlanner.LeftOut.FISH_A_PLATE);
+    assertEquals(planner().plan(wish, List.of(small)), List.of());
+  }
+
+  @Test
+  public void theRiskThatLeadsIsBetweenThatOfAGoodNormAndThatOfALeanOne() {
+    Wish wish = wish(new Demand(24, 3, Per.SERVICE), 0);
+    Candidate one = planner().candidate(wish, whole("hake", "1.5-2.5", "11.40")).orElseThrow();
+    assertTrue(one.riskInAll() > one.risk(), one.riskInAll() + " " + one.risk());
+    assertTrue(one.riskInAll() < one.riskIfLean(), one.riskInAll() + " " + one.riskIfLean());
   }
 
   /** Rare lean fish are what a promise of 98 % is about: no tail is cut. */
@@ -87,21 +121,14 @@ public class OrderPlannerTest {
   public void aPromiseOf98PercentIsKept(String code, String grade, int portions) {
     Offer offer = whole(code, grade, "10.00");
     Demand demand = new Demand(portions, 0, Per.SERVICE);
-    Serving apart = new Serving(Serving.Form.SLICES, Mass.ofGrams(150), 0.05, 1, false);
-    Wish wish =
-        new Wish(
-            apart,
-            Specification.SKIN_ON,
-            Choices.USUAL,
-            demand.distribution(),
-            0,
-            0.98,
-            ExactMoney.of("18.00", EUR));
-    Candidate candidate = planner().candidate(wish, offer).orElseThrow();
+    Wish wish = apart(demand);
+    OrderPlanner.Considered considered = planner().considered(wish, List.of(offer)).get(0);
+    assertEquals(considered.leftOut(), Optional.empty(), code);
+    Candidate candidate = considered.candidate().orElseThrow();
     int draws = 60_000;
     double drawn =
         new PlainSimulation(7)
-            .risk(norms(code), offer.grade(), apart, candidate.fish(), demand, draws);
+            .risk(norms(code), offer.grade(), APART, candidate.fish(), demand, draws);
     double error = Math.sqrt(0.02 * 0.98 / draws);
     assertEquals(candidate.risk(), drawn, 4 * error, code + " with " + candidate.fish());
     assertTrue(drawn <= 0.02 + 3 * error, code + " is short in " + drawn);
@@ -221,7 +248,7 @@ public class OrderPlannerTest {
             "Marram Quay Fish");
     Candidate own = planner.candidate(wish, whole).orElseThrow();
     Candidate bought = planner.candidate(wish, fillet).orElseThrow();
-    UnitPrice breakEven = own.breakEvenAgainst(bought);
+    UnitPrice breakEven = own.breakEvenAgainst(bought).orElseThrow();
     Candidate at =
         planner
             .candidate(

@@ -81,6 +81,10 @@ public class ComparisonTest {
             .amount()
             .toPlainString(),
         "7.95");
+    // two plates of 4.38 leave nothing for 10 of work: no price is low enough, whatever the credit
+    Contender few = of("few", "40", "10", "90", 170, 0);
+    Comparison poor = new Comparison(PLATE, List.of(few, fish("dear", "70", 1400)));
+    assertEquals(poor.highestPrice(few, poor.contenders().get(0)), Optional.empty());
     Contender credited = of("credited", "40", "10", "90", 800, 0);
     assertEquals(two(credited.cost()), "10.00", "more credit than it cost takes off all, no more");
   }

@@ -30,7 +30,11 @@ public class ChilledTest {
   public void itIsColdEnoughAndInTime(int tenths, int minutes, Cooling.Problem problem) {
     Chilled read =
         new Chilled(
-            new Temperature(tenths), NOON, NOON.minus(Duration.ofMinutes(minutes)), "probe 2");
+            new Temperature(tenths),
+            NOON,
+            NOON.minus(Duration.ofMinutes(minutes)),
+            "probe 2",
+            Optional.empty());
     assertEquals(what(Optional.of(read)), problem);
   }
 

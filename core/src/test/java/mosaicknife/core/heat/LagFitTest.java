@@ -20,20 +20,19 @@ public class LagFitTest {
   }
 
   @Test
-  public void threeReadingsTellSurroundingsAndTimeConstant() {
-    // 8 / 41 = e^(−5/τ): τ = 3.06 min, and 46 + 8 / (1 − 0.195) = 55.9 °C
+  public void threeReadingsTellTheTimeConstant() {
+    // 3.6 + 56.4 · e^(−t/60): 60 at once, 43.8 after 20 min, 32.6 after 40
     LagFit fit =
-        LagFit.of(List.of(at(0, 5), at(5, 46), at(10, 54)), Surroundings.UNKNOWN).orElseThrow();
-    assertEquals(fit.best().minutes(), 3.06, 0.01);
-    assertEquals(fit.best().surroundings(), 55.94, 0.02);
-    assertEquals(fit.reaches(63), Optional.empty(), "never without more heat");
-    assertEquals(fit.reaches(50).orElseThrow().likely(), 6.5, 0.2);
+        LagFit.of(List.of(at(0, 60), at(20, 44), at(40, 32.6)), Surroundings.FRIDGE).orElseThrow();
+    assertEquals(fit.best().minutes(), 60, 1.5);
+    assertEquals(fit.best().surroundings(), 3.6, 1);
+    // 60 · ln(56.4 / 17.4)
+    assertEquals(fit.reaches(21).orElseThrow().likely(), 70.6, 2);
   }
 
   @Test
-  public void twoReadingsNeedKnownSurroundings() {
+  public void twoReadingsLeaveTheSurroundingsAsTheyAreThoughtOf() {
     List<Reading> two = List.of(at(0, 80), at(30, 60));
-    assertEquals(LagFit.of(two, Surroundings.UNKNOWN), Optional.empty());
     LagFit fit = LagFit.of(two, Surroundings.ROOM).orElseThrow();
     // (60 − 22) / (80 − 22) = e^(−30/τ): τ = 70.9 min; 30 °C after 70.9 × ln(58 / 8) = 140 min
     assertEquals(fit.best().minutes(), 70.9, 2);
@@ -80,7 +79,8 @@ public class LagFitTest {
       held += within ? 1 : 0;
       widest = Math.max(widest, (when.latest().orElse(1e9) - when.earliest()) / truth);
     }
-    assertTrue(held >= 0.84 * all && held <= 0.97 * all, held + " of " + all);
+    // without a wall, melting ice or a full shelf it holds more often: see BandsTest for those
+    assertTrue(held >= 0.85 * all, held + " of " + all);
     assertTrue(widest < 1, "half an hour of readings says it to within " + widest);
   }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Eating.Texture;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.kitchen.Marinade.Standing;
@@ -16,6 +17,7 @@ import mosaicknife.core.kitchen.Marinade.Vessel;
 import mosaicknife.core.kitchen.Marinade.Window;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Marinades: how much, and how long, worked by hand. */
@@ -25,29 +27,93 @@ public class MarinadeTest {
   private static final Marinade MISO = ALL.get("miso-sake");
   private static final Marinade CITRUS = ALL.get("citrus-oil");
 
+  private static Eating eating(Texture texture, Eating.Flesh flesh) {
+    Eating cod = Catalogue.shipped().getSpecies("cod").eating();
+    return new Eating(
+        flesh,
+        texture,
+        cod.flavour(),
+        cod.skin(),
+        cod.scales(),
+        cod.pinBonesTo(),
+        cod.headFrom(),
+        cod.skinShare());
+  }
+
+  private static Eating white(Texture texture) {
+    return eating(texture, Eating.Flesh.WHITE);
+  }
+
   @Test
-  public void timeGrowsWithTheSquareOfTheThickness() {
+  public void aWetOneGoesInAsTheSquareOfTheThickness() {
+    Marinade wet =
+        new Marinade(
+            "wet",
+            "Wet",
+            Marinade.Kind.MARINADE,
+            Marinade.Acid.NONE,
+            MISO.parts(),
+            180,
+            320,
+            false);
     // 20 mm of flaky flesh four hours; half as thick a quarter of it, 35 mm (35/20)² of it
-    assertEquals(MISO.window(20, Texture.FLAKY).ready(), 240);
-    assertEquals(MISO.window(10, Texture.FLAKY).ready(), 60);
-    assertEquals(MISO.window(35, Texture.FLAKY).ready(), 735);
-    assertEquals(MISO.window(20, Texture.MEATY).ready(), 310, "240 × 1.3 to five minutes");
-    assertEquals(MISO.window(2, Texture.SOFT).ready(), 20, "never under twenty minutes");
-    assertThrows(IllegalArgumentException.class, () -> MISO.window(0, Texture.SOFT));
+    assertEquals(wet.window(20, white(Texture.FLAKY)).ready(), 240);
+    assertEquals(wet.window(10, white(Texture.FLAKY)).ready(), 60);
+    assertEquals(wet.window(35, white(Texture.FLAKY)).ready(), 735);
+    assertEquals(wet.window(20, white(Texture.MEATY)).ready(), 310, "240 × 1.3 to five minutes");
+    assertEquals(wet.window(2, white(Texture.SOFT)).ready(), 20, "never under twenty minutes");
+    assertThrows(IllegalArgumentException.class, () -> wet.window(0, white(Texture.SOFT)));
     // (55/20)² × 240 × 1.3 = 2360 minutes
-    assertTrue(MISO.window(55, Texture.MEATY).isTooThick());
-    assertFalse(MISO.window(40, Texture.MEATY).isTooThick());
+    assertTrue(wet.isTooThick(wet.window(55, white(Texture.MEATY))));
+    assertFalse(wet.isTooThick(wet.window(40, white(Texture.MEATY))));
+  }
+
+  /** What is taught: which, millimetres, flesh, at least and at most so many hours. */
+  @DataProvider
+  public Object[][] days() {
+    return new Object[][] {
+      {"miso-sake", 15, Eating.Flesh.WHITE, 8, 24},
+      {"miso-sake", 25, Eating.Flesh.WHITE, 18, 48},
+      {"miso-sake", 40, Eating.Flesh.OILY, 48, 96},
+      {"dry-cure", 20, Eating.Flesh.WHITE, 8, 24},
+      {"dry-cure", 35, Eating.Flesh.OILY, 24, 72},
+      {"dry-cure", 50, Eating.Flesh.OILY, 36, 96},
+      {"citrus-oil", 20, Eating.Flesh.WHITE, 0.5, 2},
+      {"sour-cure", 10, Eating.Flesh.WHITE, 0.2, 1},
+      {"soy-ginger", 25, Eating.Flesh.OILY, 2, 8},
+    };
+  }
+
+  @Test(dataProvider = "days")
+  public void pastesAndDryCuresTakeDaysForAThickOilyPiece(
+      String code, int millimetres, Eating.Flesh flesh, double least, double most) {
+    Window window = ALL.get(code).window(millimetres, eating(Texture.FIRM, flesh));
+    double hours = window.ready() / 60.0;
+    assertTrue(hours >= least && hours <= most, code + ": " + hours + " h");
+    assertFalse(ALL.get(code).isTooThick(window));
+  }
+
+  @Test
+  public void moreSaltOnTheFishCuresItSooner() {
+    Marinade dry = ALL.get("dry-cure");
+    Marinade twice =
+        new Marinade(
+            "d", "D", dry.kind(), dry.acid(), dry.parts(), 2 * dry.bag(), dry.tray(), true);
+    Eating flaky = white(Texture.FLAKY);
+    // half the square root of two: 720 to 509
+    assertEquals(dry.window(20, flaky).ready(), 720);
+    assertEquals(twice.window(20, flaky).ready(), 510);
   }
 
   @Test
   public void acidIsQuickerAndItsWindowNarrower() {
-    Window sour = CITRUS.window(20, Texture.FLAKY);
+    Window sour = CITRUS.window(20, white(Texture.FLAKY));
     assertEquals(sour.ready(), 85, "240 × 0.35 to five minutes");
     assertEquals(sour.best(), 135);
     assertEquals(sour.spoiled(), 205);
     for (Marinade one : ALL.values()) {
       for (int millimetres : List.of(5, 12, 20, 40)) {
-        Window window = one.window(millimetres, Texture.FIRM);
+        Window window = one.window(millimetres, white(Texture.FIRM));
         assertTrue(window.ready() <= window.best(), one.code());
         assertTrue(window.best() <= window.spoiled(), one.code());
       }
@@ -56,7 +122,7 @@ public class MarinadeTest {
 
   @Test
   public void aPieceIsTooShortReadyPastItsBestOrSpoiled() {
-    Window window = CITRUS.window(20, Texture.FLAKY);
+    Window window = CITRUS.window(20, white(Texture.FLAKY));
     assertEquals(Marinade.standing(window, 84), Standing.TOO_SHORT);
     assertEquals(Marinade.standing(window, 85), Standing.READY);
     assertEquals(Marinade.standing(window, 136), Standing.PAST_BEST);
@@ -72,7 +138,8 @@ public class MarinadeTest {
         Mass.total(MISO.amounts(Mass.ofGrams(1500), Vessel.TRAY).values())
                 .compareTo(Mass.total(grams))
             > 0);
-    assertEquals(MISO.allergens(), Set.of(Allergen.FISH, Allergen.SOY, Allergen.SULPHITES));
+    assertEquals(
+        MISO.allergens(), Set.of(Allergen.FISH, Allergen.SOY, Allergen.BARLEY, Allergen.SULPHITES));
   }
 
   @Test

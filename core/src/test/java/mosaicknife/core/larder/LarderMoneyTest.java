@@ -26,6 +26,7 @@ import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Money;
 import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.FoodState;
 import org.testng.annotations.Test;
 
 /** The money of lots while their parts lie on shelves, are made into others, eaten and thrown. */
@@ -51,7 +52,8 @@ public class LarderMoneyTest {
         new Shelved.Traits(false, false, false),
         TODAY,
         TODAY.plusDays(3),
-        Shelved.State.RAW,
+        TODAY.plusDays(3),
+        FoodState.RAW,
         new Shelved.Spot(1, "walk-in, left", 1),
         NOON);
   }

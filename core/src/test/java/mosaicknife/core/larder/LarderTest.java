@@ -18,12 +18,12 @@ import mosaicknife.core.larder.FreezingTime.Cold;
 import mosaicknife.core.larder.Item.Due;
 import mosaicknife.core.larder.LarderRules.Problem;
 import mosaicknife.core.larder.Shelved.Spot;
-import mosaicknife.core.larder.Shelved.State;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
+import mosaicknife.core.safety.FoodState;
 import org.testng.annotations.Test;
 
 /** Items on shelves: what may happen to them, ageing and freezing. */
@@ -39,7 +39,7 @@ public class LarderTest {
     return ExactMoney.of(amount, java.util.Currency.getInstance("EUR"));
   }
 
-  private static Item item(State state, LocalDate useBy, long units, Entry... entries) {
+  private static Item item(FoodState state, LocalDate useBy, long units, Entry... entries) {
     Shelved shelved =
         new Shelved(
             "K7Q2",
@@ -53,6 +53,7 @@ public class LarderTest {
             new Shelved.Traits(false, false, false),
             TODAY.minusDays(1),
             useBy,
+            useBy,
             state,
             new Spot(1, "drawer 3", 1),
             NOON.minus(Duration.ofDays(1)));
@@ -65,12 +66,12 @@ public class LarderTest {
 
   @Test
   public void unitsAreTakenWholeWithTheirGramsAndTheirMoney() {
-    Item item = item(State.COOKED, TODAY.plusDays(1), 12);
+    Item item = item(FoodState.COOKED, TODAY.plusDays(1), 12);
     Entry.Taken four = item.taking(item.massOf(4), Out.EATEN, "", NOON);
     assertEquals(four.units(), 4);
     assertEquals(four.mass(), Mass.ofMilligrams(333_333));
     assertEquals(four.trace(), Trace.of(4, "trim", Mass.ofMilligrams(333_333)));
-    Item left = item(State.COOKED, TODAY.plusDays(1), 12, four);
+    Item left = item(FoodState.COOKED, TODAY.plusDays(1), 12, four);
     assertEquals(left.units(), 8);
     assertEquals(left.massOf(8), left.mass());
     assertEquals(what(LarderRules.units(left, 9)), Problem.MORE_UNITS);
@@ -78,40 +79,43 @@ public class LarderTest {
 
   @Test
   public void noMoreIsTakenThanThereIsAndNothingIsThrownWithoutAReason() {
-    Item item = item(State.RAW, TODAY, 0);
+    Item item = item(FoodState.RAW, TODAY, 0);
     assertEquals(
         LarderRules.taking(item, Mass.ofGrams(1001), Out.EATEN, "", TODAY),
         Optional.of(Finding.of(Problem.MORE_THAN_THERE_IS, KILO).at("mass")));
     assertEquals(what(LarderRules.taking(item, KILO, Out.BIN, " ", TODAY)), Problem.NO_REASON);
     assertEquals(what(LarderRules.taking(item, KILO, Out.BIN, "smells", TODAY)), null);
-    Item gone = item(State.RAW, TODAY, 0, item.taking(KILO, Out.EATEN, "", NOON));
+    Item gone = item(FoodState.RAW, TODAY, 0, item.taking(KILO, Out.EATEN, "", NOON));
     assertEquals(what(LarderRules.taking(gone, KILO, Out.EATEN, "", TODAY)), Problem.GONE);
   }
 
   @Test
   public void whatIsOverOrFrozenIsNotServed() {
-    Item over = item(State.RAW, TODAY.minusDays(1), 0);
+    Item over = item(FoodState.RAW, TODAY.minusDays(1), 0);
     assertEquals(what(LarderRules.taking(over, KILO, Out.EATEN, "", TODAY)), Problem.OVERDUE);
     assertEquals(what(LarderRules.taking(over, KILO, Out.COMPOST, "over", TODAY)), null);
-    Item frozen = item(State.FROZEN, TODAY.plusDays(20), 0);
+    Item frozen = item(FoodState.FROZEN, TODAY.plusDays(20), 0);
     assertEquals(
         what(LarderRules.taking(frozen, KILO, Out.EATEN, "", TODAY)), Problem.STILL_FROZEN);
   }
 
   @Test
   public void whatWasThawedIsNeverFrozenAgainNotEvenCooked() {
-    Entry thaw = new Entry.Turned(State.THAWED, TODAY.plusDays(1), NOON);
-    Entry cook = new Entry.Turned(State.COOKED, TODAY.plusDays(2), NOON);
-    Item frozen = item(State.FROZEN, TODAY.plusDays(20), 0);
-    assertEquals(what(LarderRules.turning(frozen, State.THAWED, TODAY)), null);
-    assertEquals(what(LarderRules.turning(frozen, State.FROZEN, TODAY)), Problem.FROZEN_ALREADY);
-    Item thawed = item(State.FROZEN, TODAY.plusDays(20), 0, thaw);
-    assertEquals(thawed.useBy(), TODAY.plusDays(1));
-    assertEquals(what(LarderRules.turning(thawed, State.FROZEN, TODAY)), Problem.NEVER_REFROZEN);
-    Item cooked = item(State.FROZEN, TODAY.plusDays(20), 0, thaw, cook);
-    assertEquals(what(LarderRules.turning(cooked, State.FROZEN, TODAY)), Problem.NEVER_REFROZEN);
+    Entry thaw = new Entry.Turned(FoodState.THAWED, TODAY.plusDays(1), TODAY.plusDays(1), NOON);
+    Entry cook = new Entry.Turned(FoodState.COOKED, TODAY.plusDays(2), TODAY.plusDays(2), NOON);
+    Item frozen = item(FoodState.FROZEN, TODAY.plusDays(20), 0);
+    assertEquals(what(LarderRules.turning(frozen, FoodState.THAWED, TODAY)), null);
     assertEquals(
-        what(LarderRules.turning(item(State.RAW, TODAY, 0), State.THAWED, TODAY)),
+        what(LarderRules.turning(frozen, FoodState.FROZEN, TODAY)), Problem.FROZEN_ALREADY);
+    Item thawed = item(FoodState.FROZEN, TODAY.plusDays(20), 0, thaw);
+    assertEquals(thawed.useBy(), TODAY.plusDays(1));
+    assertEquals(
+        what(LarderRules.turning(thawed, FoodState.FROZEN, TODAY)), Problem.NEVER_REFROZEN);
+    Item cooked = item(FoodState.FROZEN, TODAY.plusDays(20), 0, thaw, cook);
+    assertEquals(
+        what(LarderRules.turning(cooked, FoodState.FROZEN, TODAY)), Problem.NEVER_REFROZEN);
+    assertEquals(
+        what(LarderRules.turning(item(FoodState.RAW, TODAY, 0), FoodState.THAWED, TODAY)),
         Problem.NOT_FROZEN);
   }
 
@@ -133,7 +137,7 @@ public class LarderTest {
 
   @Test
   public void whatIsSentIsUnderWayUntilItArrives() {
-    Item sent = item(State.RAW, TODAY.plusDays(2), 0, new Entry.Sent(2, NOON));
+    Item sent = item(FoodState.RAW, TODAY.plusDays(2), 0, new Entry.Sent(2, NOON));
     assertEquals(what(sent.due(TODAY)), Due.UNDER_WAY);
     assertEquals(what(LarderRules.taking(sent, KILO, Out.EATEN, "", TODAY)), Problem.UNDER_WAY);
     assertEquals(what(LarderRules.moving(sent, new Spot(1, "drawer", 1))), Problem.UNDER_WAY);
@@ -142,7 +146,7 @@ public class LarderTest {
     Entry.Taken missing = sent.taking(Mass.ofGrams(120), Out.MISSING, "short", NOON);
     Item there =
         item(
-            State.RAW,
+            FoodState.RAW,
             TODAY.plusDays(2),
             0,
             new Entry.Sent(2, NOON),
@@ -156,16 +160,17 @@ public class LarderTest {
 
   @Test
   public void whatLapsesIsSaidInTime() {
-    assertEquals(what(item(State.RAW, TODAY, 0).due(TODAY)), Due.TODAY);
-    assertEquals(what(item(State.RAW, TODAY.minusDays(1), 0).due(TODAY)), Due.OVERDUE);
-    assertEquals(what(item(State.FROZEN, TODAY.plusDays(1), 0).due(TODAY)), Due.THAW_TONIGHT);
-    assertEquals(item(State.RAW, TODAY.plusDays(1), 0).due(TODAY), Optional.empty());
+    assertEquals(what(item(FoodState.RAW, TODAY, 0).due(TODAY)), Due.TODAY);
+    assertEquals(what(item(FoodState.RAW, TODAY.minusDays(1), 0).due(TODAY)), Due.OVERDUE);
+    assertEquals(what(item(FoodState.FROZEN, TODAY.plusDays(1), 0).due(TODAY)), Due.THAW_TONIGHT);
+    assertEquals(item(FoodState.RAW, TODAY.plusDays(1), 0).due(TODAY), Optional.empty());
   }
 
   @Test
   public void whatDriesKeepsItsTraceAndItsMoney() {
     Item dry =
-        item(State.RAW, TODAY, 0, new Entry.Weighed(Mass.ofGrams(930), Mass.ZERO, "82 %", NOON));
+        item(
+            FoodState.RAW, TODAY, 0, new Entry.Weighed(Mass.ofGrams(930), Mass.ZERO, "82 %", NOON));
     assertEquals(dry.mass(), Mass.ofGrams(930));
     assertEquals(dry.trace().mass(), KILO);
     assertEquals(dry.beside(), BESIDE);
@@ -238,9 +243,9 @@ public class LarderTest {
     Ageing hake = Ageing.starting(catalogue.getSpecies("hake"), false, KILO);
     assertTrue(Ageing.starting(catalogue.getSpecies("albacore"), false, KILO).last() < hake.last());
     assertTrue(Ageing.starting(catalogue.getSpecies("hake"), true, KILO).last() < hake.last());
-    Item cut = item(State.RAW, TODAY, 0);
+    Item cut = item(FoodState.RAW, TODAY, 0);
     Entry plate = cut.taking(Mass.ofGrams(200), Out.EATEN, "", NOON);
-    Item taken = item(State.RAW, TODAY, 0, plate);
+    Item taken = item(FoodState.RAW, TODAY, 0, plate);
     Ageing whole = Ageing.of(cut, catalogue.getSpecies("hake"), true);
     Ageing rest = Ageing.of(taken, catalogue.getSpecies("hake"), true);
     assertEquals(rest.from(), Mass.ofGrams(800));

@@ -19,6 +19,7 @@ import mosaicknife.core.lot.TestLot;
 import mosaicknife.core.plan.PreWork;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.HandId;
@@ -82,7 +83,7 @@ public class WaitingTest {
     assertEquals(missed.get(0).worth(), 21746);
   }
 
-  private static Item shelf(String slot, int grams, Shelved.State state) {
+  private static Item shelf(String slot, int grams, FoodState state) {
     return Item.of(
         new Shelved(
             "K7Q2M",
@@ -96,6 +97,7 @@ public class WaitingTest {
             new Shelved.Traits(true, false, false),
             TODAY,
             TODAY.plusDays(2),
+            TODAY.plusDays(2),
             state,
             new Shelved.Spot(2, "walk-in", 1),
             TestLot.NOON),
@@ -105,16 +107,16 @@ public class WaitingTest {
   @Test
   public void whatLiesOnAShelfWaitsUnlessItIsFrozenOrAMainCut() {
     LotSheet sheet = hake().sheet();
-    Item frame = shelf("frame", 600, Shelved.State.THAWED);
+    Item frame = shelf("frame", 600, FoodState.THAWED);
     assertTrue(ShelfHand.mayWait(frame, TODAY.plusDays(2)));
     assertFalse(ShelfHand.mayWait(frame, TODAY.plusDays(3)), "its day is over");
-    assertFalse(ShelfHand.mayWait(shelf("frame", 600, Shelved.State.FROZEN), TODAY));
+    assertFalse(ShelfHand.mayWait(shelf("frame", 600, FoodState.FROZEN), TODAY));
     OnHand waits = ShelfHand.of(frame, sheet, Set.of(), Mass.ofGrams(100), TODAY).orElseThrow();
     assertEquals(waits.id(), new HandId.Kept(7, "frame", "K7Q2M"));
     assertEquals(waits.mass(), Mass.ofGrams(500));
     assertEquals(waits.venue(), 2);
     assertTrue(waits.condition().thawed());
-    Item fillet = shelf("fillet-left", 600, Shelved.State.RAW);
+    Item fillet = shelf("fillet-left", 600, FoodState.RAW);
     assertEquals(ShelfHand.of(fillet, sheet, Set.of(), Mass.ZERO, TODAY), Optional.empty());
     assertEquals(ShelfHand.of(frame, sheet, Set.of(), Mass.ofGrams(600), TODAY), Optional.empty());
   }
@@ -133,9 +135,9 @@ public class WaitingTest {
     assertFalse(LabelFacts.bones(USES.get("clear-stock"), List.of(kind("frame", "hake"))));
     assertTrue(
         LabelFacts.bones(CATALOGUE.findKind("frame").orElseThrow(), CATALOGUE.getSpecies("hake")));
-    assertEquals(LabelFacts.state(USES.get("frozen-bones")), Shelved.State.FROZEN);
-    assertEquals(LabelFacts.state(USES.get("clear-stock")), Shelved.State.COOKED);
-    assertEquals(LabelFacts.state(USES.get("patties")), Shelved.State.RAW);
+    assertEquals(USES.get("frozen-bones").kept().state(), FoodState.FROZEN);
+    assertEquals(USES.get("clear-stock").kept().state(), FoodState.COOKED);
+    assertEquals(USES.get("patties").kept().state(), FoodState.RAW);
   }
 
   @Test

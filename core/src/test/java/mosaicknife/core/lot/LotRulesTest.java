@@ -4,6 +4,8 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -144,8 +146,11 @@ public class LotRulesTest {
   }
 
   private static Inspection seen(OptionalDouble daysLeft) {
-    return new Inspection(
-        Map.of(), 0, daysLeft, Fitness.COOK, Fitness.COOK, "", "Ines Varga", TestLot.NOON);
+    return seen(daysLeft, Fitness.COOK, TestLot.NOON);
+  }
+
+  private static Inspection seen(OptionalDouble daysLeft, Fitness decision, Instant at) {
+    return new Inspection(Map.of(), 0, daysLeft, decision, decision, "", "Ines Varga", at);
   }
 
   @Test
@@ -167,7 +172,7 @@ public class LotRulesTest {
     // 3.2 days from noon end in the afternoon of the third day: the day before is the last whole
     // one
     Lot seen = mackerel.inspected(seen(OptionalDouble.of(3.2))).sheet().lot();
-    assertEquals(LotRules.lastRawDay(seen, fillet, today, zone), Optional.of(today.plusDays(2)));
+    assertEquals(LotRules.lastRawDay(seen, fillet, today, zone), today.plusDays(2));
     assertEquals(LotRules.keptRaw(seen, fillet, today, today.plusDays(2), zone), Optional.empty());
     assertEquals(
         what(LotRules.keptRaw(seen, fillet, today, today.plusDays(3), zone)),
@@ -176,8 +181,60 @@ public class LotRulesTest {
         what(LotRules.keptRaw(seen, fillet, today.plusDays(4), today.plusDays(4), zone)),
         Optional.of(LotProblem.HISTAMINE_DAY),
         "its time is over");
-    Lot hake = new TestLot("hake", State.GUTTED, 1, "4.000", "4.000").sheet().lot();
-    assertEquals(LotRules.lastRawDay(hake, fillet, today, zone), Optional.empty());
+  }
+
+  @Test
+  public void otherFishLiesRawAsLongAsItsKindKeepsFromItsLandingOrItsSignsLeave() {
+    ZoneId zone = ZoneId.of("UTC");
+    LocalDate today = TestLot.TODAY;
+    TestLot hake = new TestLot("hake", State.GUTTED, 1, "4.000", "4.000");
+    LotSheet unseen = hake.weigh("fillet-left", 1, 900).sheet();
+    LotPart fillet = unseen.find("fillet-left").orElseThrow();
+    assertEquals(
+        LotRules.lastRawDay(unseen.lot(), fillet, today, zone),
+        today.plusDays(12),
+        "a white fish, landed today, that nobody looked at");
+    assertEquals(
+        what(LotRules.keptRaw(unseen.lot(), fillet, today, today.plusDays(13), zone)),
+        Optional.of(LotProblem.RAW_DAY));
+    Lot seen = hake.inspected(seen(OptionalDouble.of(3.2))).sheet().lot();
+    assertEquals(LotRules.lastRawDay(seen, fillet, today, zone), today.plusDays(2));
+    Inspection pot = seen(OptionalDouble.of(5), Fitness.POT, TestLot.NOON);
+    Lot forThePot = hake.inspected(pot).sheet().lot();
+    assertEquals(LotRules.lastRawDay(forThePot, fillet, today, zone), today, "stock, today");
+  }
+
+  @Test
+  public void whatIsOverOrPoisonousIsOnlyThrown() {
+    // signs that left half a day, read two days ago
+    Inspection old =
+        seen(OptionalDouble.of(0.5), Fitness.COOK, TestLot.NOON.minus(Duration.ofDays(2)));
+    LotSheet over =
+        new TestLot("hake", State.GUTTED, 1, "4.000", "4.000")
+            .weigh("fillet-left", 1, 900)
+            .inspected(old)
+            .sheet();
+    assertEquals(
+        what(LotRules.inspecting(over.lot(), Fitness.COOK)), Optional.of(LotProblem.LOT_OVER));
+    assertEquals(LotRules.inspecting(over.lot(), Fitness.REFUSE), Optional.empty());
+    assertFalse(LotRules.isServedToday(over.lot()));
+    Part fillet = over.find("fillet-left").orElseThrow().part();
+    LotSheet reef =
+        new TestLot("red-snapper", State.UNGUTTED, 1, "3.000", "3.000")
+            .weigh("head", 1, 700)
+            .sheet();
+    Part head = reef.find("head").orElseThrow().part();
+    for (Purpose purpose : Purpose.values()) {
+      boolean thrown = purpose == Purpose.COMPOST || purpose == Purpose.BIN;
+      assertEquals(
+          what(LotRules.closed(over.lot(), fillet, purpose)),
+          thrown ? Optional.empty() : Optional.of(LotProblem.PART_OVER),
+          purpose.name());
+      assertEquals(
+          what(LotRules.closed(reef.lot(), head, purpose)),
+          thrown ? Optional.empty() : Optional.of(LotProblem.PART_POISONOUS),
+          purpose.name());
+    }
   }
 
   @Test

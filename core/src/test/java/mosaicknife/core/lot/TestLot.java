@@ -2,6 +2,7 @@ package mosaicknife.core.lot;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Currency;
@@ -21,6 +22,7 @@ import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
+import mosaicknife.core.safety.Limits;
 import mosaicknife.core.safety.RawPapers;
 
 /** A lot written out for a test: received, laid out by the usual plan, and weighed part by part. */
@@ -396,7 +398,7 @@ public final class TestLot {
             ExactMoney.zero(EUR),
             extras,
             RawPapers.NONE,
-            ColdChain.UNBROKEN,
+            new ColdChain(List.of(), Limits.STARTING, new ColdChain.Day(TODAY, ZoneOffset.UTC)),
             0);
     return LotSheet.of(lot, plan, parts, weighings, HouseNorms.STARTING);
   }

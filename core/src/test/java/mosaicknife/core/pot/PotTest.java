@@ -193,15 +193,15 @@ public class PotTest {
   @Test
   public void doughIsHalfButterHalfFlourAndPacksAreWhole() {
     Thickener.Need need = Thickener.KNEADED_BUTTER.of(6, Thickener.Body.MEDIUM, Mass.ofGrams(60));
-    assertEquals(need.dough(), Mass.ofGrams(210));
-    assertEquals(need.butter(), Mass.ofGrams(105));
-    assertEquals(need.packs(), 4, "210 g in packs of 60");
-    assertTrue(
-        Thickener.ROUX
-                .of(6, Thickener.Body.MEDIUM, Mass.ofGrams(60))
-                .dough()
-                .compareTo(need.dough())
-            > 0);
+    assertEquals(need.dough(), Mass.ofGrams(480), "6 l at 40 g of flour and as much butter");
+    assertEquals(need.butter(), Mass.ofGrams(240));
+    assertEquals(need.packs(), 8, "480 g in packs of 60");
+    Thickener.Need roux = Thickener.ROUX.of(6, Thickener.Body.MEDIUM, Mass.ofGrams(60));
+    assertEquals(roux.flour(), need.flour(), "flour binds, whatever was done to it before");
+    assertTrue(roux.least() > need.most(), "a pot of soup simmers longer than a sauce");
+    assertEquals(Thickener.ROUX.otherwise(0.8), Optional.of(Thickener.KNEADED_BUTTER));
+    assertEquals(Thickener.KNEADED_BUTTER.otherwise(12), Optional.of(Thickener.ROUX));
+    assertEquals(Thickener.ROUX.otherwise(12), Optional.empty());
     assertThrows(
         IllegalArgumentException.class,
         () -> Thickener.ROUX.of(0, Thickener.Body.LIGHT, Mass.ofGrams(60)));

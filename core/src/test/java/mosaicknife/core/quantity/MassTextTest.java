@@ -30,6 +30,64 @@ public class MassTextTest {
     };
   }
 
+  /** As people write it elsewhere: typed, grams times a thousand. */
+  @DataProvider
+  Object[][] waysToWrite() {
+    return new Object[][] {
+      {"1'318 g", 1_318_000},
+      {"1’318 g", 1_318_000},
+      {"1 318 g", 1_318_000},
+      {"12'500 g", 12_500_000},
+      {"½ kg", 500_000},
+      {"1½ kg", 1_500_000},
+      {"1 1/2 kg", 1_500_000},
+      {"3/4 kg", 750_000},
+      {"2⅛ kg", 2_125_000},
+      {"½ lb", 226_796},
+      {"2 kg 300 g", 2_300_000},
+      {"2kg300g", 2_300_000},
+      {"2 kg, 40 g", 2_040_000},
+      {"0.318 g", 318},
+      {"1.3 g", 1_300},
+      {"1318 g", 1_318_000},
+      {"1.318 kg", 1_318_000},
+    };
+  }
+
+  @Test(dataProvider = "waysToWrite")
+  public void readsWhatIsWrittenElsewhere(String typed, long milligrams) {
+    assertEquals(MassText.parse(typed, MassUnit.KILOGRAM).mass(), Mass.ofMilligrams(milligrams));
+  }
+
+  @Test
+  public void aPointThatMayMarkThousandsOfGramsIsAskedAndNotGuessed() {
+    for (String typed : new String[] {"1.318 g", "1.318"}) {
+      QuantityFormatException asked =
+          expectThrows(QuantityFormatException.class, () -> MassText.parse(typed, MassUnit.GRAM));
+      assertEquals(
+          asked.finding(), Finding.of(QuantityProblem.POINT_OR_THOUSANDS, typed, "1318", "1.3"));
+    }
+    assertEquals(MassText.parse("1.3 g", MassUnit.GRAM).mass(), Mass.ofMilligrams(1_300));
+  }
+
+  @Test
+  public void saysHowToWriteWhatItDoesNotRead() {
+    for (String[] one :
+        new String[][] {
+          {"2 stone", "STONES"},
+          {"2 st 3 lb", "STONES"},
+          {"2.5 kg 300 g", "KILOGRAMS_AND_GRAMS"},
+          {"2 kg 1300 g", "KILOGRAMS_AND_GRAMS"},
+          {"1/0 kg", "NOT_A_NUMBER"},
+          {"1'31 g", "NOT_A_NUMBER"}
+        }) {
+      QuantityFormatException refused =
+          expectThrows(
+              QuantityFormatException.class, () -> MassText.parse(one[0], MassUnit.KILOGRAM));
+      assertEquals(refused.finding().what().name(), one[1], one[0]);
+    }
+  }
+
   @Test(dataProvider = "understood")
   public void saysBackWhatWasUnderstood(String typed, MassUnit unit, long milligrams, String echo) {
     MassText text = MassText.parse(typed, unit);
@@ -72,7 +130,7 @@ public class MassTextTest {
       },
       {"50 lb 20 oz", Finding.of(QuantityProblem.SIXTEEN_OUNCES, "20", "51 lb 4 oz")},
       {"12.5 lb 3 oz", Finding.of(QuantityProblem.PART_OF_A_POUND, "12.5 lb 3 oz")},
-      {"1 kg 200 g", Finding.of(QuantityProblem.MIXED_UNITS, "1 kg 200 g")},
+      {"1 kg 3 lb", Finding.of(QuantityProblem.MIXED_UNITS, "1 kg 3 lb")},
       {"1.2.3", Finding.of(QuantityProblem.NOT_A_NUMBER, "1.2.3")},
       {"1e5", Finding.of(QuantityProblem.NOT_A_NUMBER, "1e5")},
       {

@@ -113,6 +113,9 @@ public class QuantitiesTest {
       {"11,40/kg", "11.4", "11.40/kg = 5.17/lb"},
       {"11.40 per kg", "11.4", "11.40/kg = 5.17/lb"},
       {"0", "0", "0.00/kg = 0.00/lb"},
+      {"12 €/kg", "12", "12.00/kg = 5.44/lb"},
+      {"€12,50", "12.5", "12.50/kg = 5.67/lb"},
+      {"12 EUR per kg", "12", "12.00/kg = 5.44/lb"},
     };
   }
 
@@ -132,6 +135,8 @@ public class QuantitiesTest {
       {"11.40/g", Finding.of(QuantityProblem.NOT_A_PRICE_UNIT, "g")},
       {"123456", Finding.of(QuantityProblem.TOO_DEAR, "123456")},
       {"cheap", Finding.of(QuantityProblem.NOT_A_NUMBER, "cheap")},
+      {"12 $/kg", Finding.of(QuantityProblem.OTHER_MONEY, "$", "EUR")},
+      {"12 GBP/kg", Finding.of(QuantityProblem.OTHER_MONEY, "GBP", "EUR")},
     };
   }
 

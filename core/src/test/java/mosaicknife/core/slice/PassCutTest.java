@@ -8,6 +8,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import java.util.Optional;
 import mosaicknife.core.anatomy.Catalogue;
+import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.slice.PinBoneCut.Way;
 import org.testng.annotations.Test;
@@ -170,5 +171,17 @@ public class PassCutTest {
         Slicer.best(Fillets.bar(1000, 0.3), List.of(type(500, 0, false, Style.STRAIGHT)), 0);
     assertEquals(PassFlag.of(bony.portions().get(0), bony, false), List.of(PassFlag.BONES));
     assertEquals(PassFlag.of(bony.portions().get(1), bony, false), List.of());
+  }
+
+  @Test
+  public void aFishFullOfFineBonesIsNeverBoneless() {
+    for (String code : new String[] {"carp", "pike", "milkfish", "shad"}) {
+      Species fish = Catalogue.shipped().getSpecies(code);
+      for (PinBoneCut.Way way : PinBoneCut.Way.values()) {
+        assertEquals(way.of(fish), PinBoneCut.Way.LEFT_IN, code);
+      }
+    }
+    Species hake = Catalogue.shipped().getSpecies("hake");
+    assertEquals(PinBoneCut.Way.STRIP.of(hake), PinBoneCut.Way.STRIP);
   }
 }

@@ -130,6 +130,9 @@ public class ServicePlannerTest {
     ServicePlan plan = ServicePlanner.plan(service, 1);
     assertTrue(plan.served() > 20 && plan.worth() >= ServicePlanner.byHand(service).worth());
     assertTrue(plan.gap() >= 0);
+    ServicePlan atOnce = ServicePlanner.plan(service, 1e-6);
+    assertTrue(atOnce.served() > 0, "with no time at all the hand's way is still there");
+    assertTrue(atOnce.worth() >= ServicePlanner.byHand(service).worth());
     Service crumbs =
         new Service(List.of(bar(3000, 0, 0)), List.of(new Wanted(type("crumb", 5, 0, 0, 1), 5000)));
     assertFalse(crumbs.isWorkable(), "nobody cuts hundreds of one fillet");

@@ -196,7 +196,7 @@ public class SlicerTest {
    */
   private static long over(Fillet fillet, int from, int to, long perKilogram) {
     int all = (int) (fillet.mass().milligrams() / 1000);
-    long worth = (to - from - 20) * perKilogram * 1000 - 1_000_000;
+    long worth = (to - from) * perKilogram * 1000 - 50_000;
     for (int i = from + 1; i <= to; i++) {
       worth -=
           Math.round(

@@ -10,6 +10,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Fitness;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.FishUse.Measure;
 import mosaicknife.core.use.FishUse.Unit;
@@ -19,7 +20,8 @@ final class Kitchen {
 
   static final Catalogue CATALOGUE = Catalogue.shipped();
   static final OnHand.Condition SOUND =
-      new OnHand.Condition(false, false, false, false, Optional.of(Fitness.RAW), false, false);
+      new OnHand.Condition(
+          false, false, false, false, Optional.of(Fitness.RAW), false, false, false);
 
   private Kitchen() {}
 
@@ -84,8 +86,7 @@ final class Kitchen {
         Fraction.ZERO,
         work,
         BigDecimal.ONE,
-        false,
-        keeps,
+        new FishUse.Kept(false, FoodState.RAW, keeps),
         Set.of(),
         fat);
   }

@@ -22,7 +22,7 @@ public class QualificationTest {
 
   private static OnHand.Condition fish(boolean scaled, boolean farmed, boolean soiled) {
     return new OnHand.Condition(
-        scaled, farmed, soiled, false, Optional.of(Fitness.RAW), false, false);
+        scaled, farmed, soiled, false, Optional.of(Fitness.RAW), false, false, false);
   }
 
   private static OnHand bones(OnHand.Condition condition, int days, String species) {
@@ -66,7 +66,8 @@ public class QualificationTest {
   @Test
   public void rawIsClosedUntilTheGateIsOpen() {
     OnHand.Condition open =
-        new OnHand.Condition(true, false, false, true, Optional.of(Fitness.RAW), false, false);
+        new OnHand.Condition(
+            true, false, false, true, Optional.of(Fitness.RAW), false, false, false);
     OnHand closed = part("s", "hake", "scrapings", "0.3", 1, 1, fish(true, false, false));
     assertEquals(why("scraped-tartare", closed), List.of(WhyNot.RAW_GATE_CLOSED));
     assertTrue(why("scraped-tartare", part("s", "hake", "scrapings", "0.3", 1, 1, open)).isEmpty());
@@ -75,7 +76,7 @@ public class QualificationTest {
         List.of(WhyNot.RAW_GATE_CLOSED),
         "blood that harms is no matter of freezing");
     OnHand.Condition uninspected =
-        new OnHand.Condition(true, false, false, true, Optional.empty(), false, false);
+        new OnHand.Condition(true, false, false, true, Optional.empty(), false, false, false);
     assertEquals(
         why("scraped-tartare", part("s", "hake", "scrapings", "0.3", 1, 1, uninspected)),
         List.of(WhyNot.NOT_INSPECTED));
@@ -84,12 +85,13 @@ public class QualificationTest {
   @Test
   public void potOnlyAndRefusedAndHeldAreSaid() {
     OnHand.Condition pot =
-        new OnHand.Condition(true, false, false, false, Optional.of(Fitness.POT), false, false);
+        new OnHand.Condition(
+            true, false, false, false, Optional.of(Fitness.POT), false, false, false);
     assertEquals(
         why("patties", part("t", "hake", "trim", "0.3", 1, 1, pot)), List.of(WhyNot.POT_ONLY));
     assertFalse(why("patties", part("t", "hake", "trim", "0.3", 1, 1, pot)).isEmpty());
     OnHand.Condition held =
-        new OnHand.Condition(true, false, false, false, Optional.empty(), true, false);
+        new OnHand.Condition(true, false, false, false, Optional.empty(), true, false, false);
     assertEquals(
         why("patties", part("t", "hake", "trim", "0.3", 1, 1, held)), List.of(WhyNot.HELD));
   }
@@ -97,7 +99,8 @@ public class QualificationTest {
   @Test
   public void whatWasThawedIsNeverFrozenAgain() {
     OnHand.Condition thawed =
-        new OnHand.Condition(true, false, false, false, Optional.of(Fitness.COOK), false, true);
+        new OnHand.Condition(
+            true, false, false, false, Optional.of(Fitness.COOK), false, false, true);
     assertEquals(
         why("frozen-trim", part("t", "hake", "trim", "0.6", 1, 1, thawed)), List.of(WhyNot.THAWED));
   }

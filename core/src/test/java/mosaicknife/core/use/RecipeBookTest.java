@@ -14,6 +14,7 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Allergen;
+import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.use.FishUse.Equipment;
 import org.testng.annotations.Test;
 
@@ -36,8 +37,7 @@ public class RecipeBookTest {
         Fraction.ZERO,
         Kitchen.work(5, "1", Equipment.NONE, "0"),
         BigDecimal.ONE,
-        false,
-        2,
+        new FishUse.Kept(false, FoodState.RAW, 2),
         Set.of(),
         Optional.empty());
   }

@@ -203,6 +203,53 @@ public class UsePlannerTest {
     }
   }
 
+  private static OnHand at(long venue, OnHand part) {
+    return new OnHand(
+        part.id(),
+        part.name(),
+        part.kind(),
+        part.species(),
+        part.mass(),
+        part.pieces(),
+        part.fish(),
+        venue,
+        part.condition(),
+        part.days(),
+        part.measured());
+  }
+
+  @Test(dataProvider = "seeds")
+  public void eachVenuesMinceIsAsFatAsWantedWhateverLiesThere(long seed) {
+    Random random = new Random(seed);
+    FishUse mince =
+        use("mince", Set.of("trim"), grams(60), PATTY.work(), Optional.of(Fraction.of(12, 100)));
+    // oily trim lies at one venue, white at the other, fat at either
+    List<OnHand> parts =
+        List.of(
+            at(1, part("oily", "mackerel", "trim", "1." + (100 + random.nextInt(800)), 3)),
+            at(2, part("white", "hake", "trim", "1." + (100 + random.nextInt(800)), 2)),
+            at(2, part("lean", "albacore", "trim", "0." + (100 + random.nextInt(800)), 1)),
+            at(1 + random.nextInt(2), part("fat", "albacore", "belly-fat", "1.000", 1)));
+    UsePlan plan =
+        UsePlanner.plan(
+            ask(
+                parts,
+                List.of(
+                    new Wanted(mince, 1, 10 + random.nextInt(10), 300),
+                    new Wanted(mince, 2, 10 + random.nextInt(10), 300))),
+            10);
+    assertEquals(plan.makings().size(), 2);
+    for (Making making : plan.makings()) {
+      double fat =
+          making.from().stream()
+              .mapToDouble(
+                  g -> UseCatalogue.fat(g.part()).toDouble() * g.mass().inGrams().doubleValue())
+              .sum();
+      double share = 100 * fat / making.mass().inGrams().doubleValue();
+      assertTrue(share > 11.5 && share < 12.5, making.wanted().id() + ": " + share + " %");
+    }
+  }
+
   @Test
   public void fatThatIsLeftTakesThePlaceOfMeatAndNothingIsFattenedBeyondWhatIsWanted() {
     FishUse mince =

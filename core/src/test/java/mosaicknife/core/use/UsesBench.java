@@ -71,7 +71,7 @@ public class UsesBench {
                   Optional.of(fish),
                   venue,
                   new OnHand.Condition(
-                      scaled, false, false, false, Kitchen.SOUND.fitness(), false, false),
+                      scaled, false, false, false, Kitchen.SOUND.fitness(), false, false, false),
                   random.nextInt(3),
                   true));
         }
