@@ -67,7 +67,9 @@ public class HouseSettings {
             .findById(HouseEntity.ONLY_ID)
             .orElseGet(() -> new HouseEntity("Mosaic Knife", EUR, UnitSystem.METRIC, UTC))
             .toHouse(clock);
-    kept = new Kept(house, change, System.nanoTime());
+    if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+      kept = new Kept(house, change, System.nanoTime());
+    }
     return house;
   }
 
@@ -83,7 +85,8 @@ public class HouseSettings {
 
   /**
    * Every request asks several times how the house writes, so a known house takes no transaction;
-   * another instance's change comes late.
+   * another instance's change comes late. What a transaction read is its own: it may have met the
+   * house before a change, and would tell everyone of that house as new.
    *
    * @param change the change of the house before which it was begun to be read: a reader that was
    *     slower than a change does not bring the old house back

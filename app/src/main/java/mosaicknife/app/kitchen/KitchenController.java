@@ -2,6 +2,7 @@ package mosaicknife.app.kitchen;
 
 import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -22,6 +23,7 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
+import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.heat.Doneness;
 import mosaicknife.core.heat.LagFit;
 import mosaicknife.core.heat.Reading;
@@ -121,11 +123,17 @@ class KitchenController {
         formats.say(
             soak.measured() ? "kitchen.said.thick" : "kitchen.said.about-thick",
             soak.millimetres().stripTrailingZeros().toPlainString()),
-        formats.moment(soak.begun().plusSeconds(window.ready() * 60L)),
-        formats.moment(soak.begun().plusSeconds(window.best() * 60L)),
-        formats.moment(soak.begun().plusSeconds(window.spoiled() * 60L)),
+        moment(soak, window.ready()),
+        moment(soak, window.best()),
+        moment(soak, window.spoiled()),
         formats.say("Marinade.Standing." + standing.name()),
         "w-" + standing.name());
+  }
+
+  /** The house's own times are known; the others are estimates and look like it. */
+  private String moment(Soaks.Soak soak, int minutes) {
+    String moment = formats().moment(soak.begun().plus(Duration.ofMinutes(minutes)));
+    return soak.marinade().own().isPresent() ? moment : words.say("kitchen.said.about", moment);
   }
 
   @GetMapping("/kitchen")
@@ -183,9 +191,9 @@ class KitchenController {
         () -> {
           Soaks.Put put = put(typed);
           Marinade marinade = soaks.marinade(put.marinade());
-          Marinade.Window window =
-              marinade.window(
-                  put.millimetres().doubleValue(), lots.get(put.lot()).species().eating());
+          double thick = put.millimetres().doubleValue();
+          Eating eating = lots.get(put.lot()).species().eating();
+          Marinade.Window window = marinade.window(thick, eating);
           List<String> lines = new ArrayList<>();
           lines.add(
               formats()
@@ -196,13 +204,14 @@ class KitchenController {
                                   words.say(
                                       "kitchen.said.part", one.getKey().name(), one.getValue()))
                           .toList()));
+          if (marinade.own().isPresent()) {
+            lines.add(times("kitchen.said.window-own", put, window));
+          }
           lines.add(
-              words.say(
+              times(
                   put.measured() ? "kitchen.said.window" : "kitchen.said.window-about",
-                  put.millimetres().stripTrailingZeros().toPlainString(),
-                  hours(window.ready()),
-                  hours(window.best()),
-                  hours(window.spoiled())));
+                  put,
+                  marinade.estimate(thick, eating)));
           if (marinade.isTooThick(window)) {
             lines.add(words.say("kitchen.said.too-thick"));
           }
@@ -211,6 +220,15 @@ class KitchenController {
           }
           return lines;
         });
+  }
+
+  private String times(String key, Soaks.Put put, Marinade.Window window) {
+    return words.say(
+        key,
+        put.millimetres().stripTrailingZeros().toPlainString(),
+        hours(window.ready()),
+        hours(window.best()),
+        hours(window.spoiled()));
   }
 
   private String hours(int minutes) {

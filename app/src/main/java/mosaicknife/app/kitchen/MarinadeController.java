@@ -49,6 +49,8 @@ class MarinadeController {
     }
     model.addAttribute("code", code);
     model.addAttribute("marinade", marinade);
+    model.addAttribute("times", MarinadeForm.TIMES);
+    model.addAttribute("millimetres", Marinade.REFERENCE_MILLIMETRES);
     model.addAttribute("own", house.own(Book.MARINADE).contains(code));
     model.addAttribute("kinds", Marinade.Kind.values());
     model.addAttribute("acids", Marinade.Acid.values());

@@ -2,17 +2,21 @@ package mosaicknife.app.kitchen;
 
 import java.io.Serializable;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.RecipeText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.core.kitchen.Marinade;
 import mosaicknife.core.kitchen.Marinade.Acid;
+import mosaicknife.core.kitchen.Marinade.Grams;
 import mosaicknife.core.kitchen.Marinade.Kind;
 import mosaicknife.core.kitchen.Marinade.Part;
+import mosaicknife.core.kitchen.Marinade.Window;
 
 /**
  * A marinade as typed.
@@ -22,6 +26,13 @@ import mosaicknife.core.kitchen.Marinade.Part;
 record MarinadeForm(Map<String, String> typed) implements Serializable {
 
   private static final int MOST_GRAMS = 5000;
+
+  /** The fields of the house's own times, in the order of the times. */
+  static final List<String> TIMES = List.of("ready", "best", "spoiled");
+
+  private static final BigDecimal AN_HOUR = BigDecimal.valueOf(60);
+  private static final BigDecimal LEAST_HOURS = new BigDecimal("0.05");
+  private static final BigDecimal MOST_HOURS = BigDecimal.valueOf(Marinade.LONGEST / 60);
   private static final BigDecimal LEAST_PART = new BigDecimal("0.01");
   private static final BigDecimal MOST_PARTS = BigDecimal.valueOf(1000);
 
@@ -35,8 +46,16 @@ record MarinadeForm(Map<String, String> typed) implements Serializable {
     typed.put("name", marinade.name());
     typed.put("kind", marinade.kind().name());
     typed.put("acid", marinade.acid().name());
-    typed.put("bag", "" + marinade.bag());
-    typed.put("tray", "" + marinade.tray());
+    typed.put("bag", "" + marinade.grams().bag());
+    typed.put("tray", "" + marinade.grams().tray());
+    marinade
+        .own()
+        .ifPresent(
+            own -> {
+              typed.put("ready", hours(own.ready()));
+              typed.put("best", hours(own.best()));
+              typed.put("spoiled", hours(own.spoiled()));
+            });
     typed.put(
         "parts",
         marinade.parts().stream()
@@ -72,9 +91,39 @@ record MarinadeForm(Map<String, String> typed) implements Serializable {
         Typed.choice(Acid.values(), field("acid"))
             .orElseThrow(() -> Refusal.ofField("acid", "shared.problem.not-chosen")),
         parts,
-        Typed.count(field("bag"), 1, MOST_GRAMS, "bag"),
-        Typed.count(field("tray"), 1, MOST_GRAMS, "tray"),
-        typed.containsKey("raw"));
+        new Grams(
+            Typed.count(field("bag"), 1, MOST_GRAMS, "bag"),
+            Typed.count(field("tray"), 1, MOST_GRAMS, "tray")),
+        typed.containsKey("raw"),
+        own());
+  }
+
+  /** All three times, one after the other, or none. */
+  private Optional<Window> own() {
+    if (TIMES.stream().allMatch(time -> field(time).isEmpty())) {
+      return Optional.empty();
+    }
+    int[] minutes = TIMES.stream().mapToInt(this::minutes).toArray();
+    for (int i = 1; i < minutes.length; i++) {
+      if (minutes[i] < minutes[i - 1]) {
+        throw Refusal.ofField(TIMES.get(i), "kitchen.problem.own-times");
+      }
+    }
+    return Optional.of(new Window(minutes[0], minutes[1], minutes[2]));
+  }
+
+  private int minutes(String time) {
+    return Typed.decimal(field(time), 2, LEAST_HOURS, MOST_HOURS, time)
+        .multiply(AN_HOUR)
+        .setScale(0, RoundingMode.HALF_EVEN)
+        .intValueExact();
+  }
+
+  private static String hours(int minutes) {
+    return BigDecimal.valueOf(minutes)
+        .divide(AN_HOUR, 2, RoundingMode.HALF_EVEN)
+        .stripTrailingZeros()
+        .toPlainString();
   }
 
   private static Part part(String line) {

@@ -7,6 +7,7 @@ import static org.testng.Assert.expectThrows;
 
 import java.time.DayOfWeek;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.shared.Refusal;
@@ -17,14 +18,17 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.security.access.AccessDeniedException;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.testng.annotations.Test;
 
 /** The sections of the house: who may set what, and that nothing typed is lost. */
 public class HousePagesTest extends WithPages {
 
   @Autowired private HouseSettings houses;
+  @Autowired private HouseRepository rows;
   @Autowired private SupplierEditor suppliers;
   @Autowired private DemoPeople people;
+  @Autowired private TransactionTemplate transactions;
 
   @Test
   public void theSousChefSeesHerSectionsAndTheOwnerAll() throws Exception {
@@ -125,6 +129,39 @@ public class HousePagesTest extends WithPages {
           assertEquals(refusal.field(), "currency");
         });
     assertEquals(houses.house().formats().currency().getCurrencyCode(), "EUR");
+  }
+
+  @Test
+  public void whatALongReadSawOfTheHouseIsNotTheHouseForOthers() {
+    House before = houses.house();
+    try {
+      transactions.executeWithoutResult(
+          reading -> {
+            assertTrue(rows.findById(HouseEntity.ONLY_ID).isPresent());
+            CompletableFuture.runAsync(() -> weighIn(UnitSystem.IMPERIAL)).join();
+            houses.house();
+          });
+      assertEquals(houses.house().formats().system(), UnitSystem.IMPERIAL, "what is so by now");
+    } finally {
+      weighIn(before.formats().system());
+    }
+    assertEquals(houses.house(), before);
+  }
+
+  private void weighIn(UnitSystem system) {
+    House house = houses.house();
+    people.as(
+        "adaeze",
+        () ->
+            houses.change(
+                new HouseForm(
+                    house.name(),
+                    system,
+                    null,
+                    house.formats().zone().getId(),
+                    house.labourPerHour().amount().toPlainString(),
+                    house.hemisphere(),
+                    null)));
   }
 
   @Test

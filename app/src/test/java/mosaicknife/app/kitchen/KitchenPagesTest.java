@@ -4,15 +4,20 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.kitchen.Marinade;
 import mosaicknife.core.safety.Allergen;
+import org.jsoup.Jsoup;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.testng.annotations.Test;
 
@@ -190,6 +195,37 @@ public class KitchenPagesTest extends WithPages {
       String refused = follow("ines", "/kitchen/marinades/new", form);
       assertTrue(refused.contains("alert-danger") && refused.contains(name), parts);
     }
+  }
+
+  @Test
+  public void theHousesOwnTimesStandBesideTheEstimate() throws Exception {
+    String name = "Kelp salt " + UUID.randomUUID();
+    Map<String, String> form =
+        new HashMap<>(
+            Map.of("name", name, "kind", "MARINADE", "acid", "NONE", "bag", "200", "tray", "300"));
+    form.putAll(Map.of("parts", "kelp, 1, none", "ready", "1.5", "best", "4", "spoiled", "3"));
+    String refused = follow("ines", "/kitchen/marinades/new", flat(form));
+    assertTrue(refused.contains("The three times come one after the other"), refused);
+    assertEquals(Jsoup.parse(refused).select("[name=ready]").val(), "1.5", "what was typed stays");
+    form.put("spoiled", "6.25");
+    follow("ines", "/kitchen/marinades/new", flat(form));
+    Marinade marinade = find(name);
+    assertEquals(marinade.own(), Optional.of(new Marinade.Window(90, 240, 375)));
+    String asked =
+        "/kitchen/marinade?marinade=%s&lot=%d&what=x&thickness=20&weight=500 g&vessel=BAG"
+            .formatted(marinade.code(), hake());
+    String said = page("tobiah", asked);
+    assertTrue(said.contains("Our own times, for 20 mm: ready after"), said);
+    assertTrue(said.contains("A starting estimate."), "and the estimate beside it");
+    String page = page("ines", "/kitchen/marinades/" + marinade.code());
+    assertEquals(Jsoup.parse(page).select("[name=spoiled]").val(), "6.25");
+    follow("ines", "/kitchen/marinades/" + marinade.code() + "/retire");
+  }
+
+  private static String[] flat(Map<String, String> form) {
+    return form.entrySet().stream()
+        .flatMap(field -> Stream.of(field.getKey(), field.getValue()))
+        .toArray(String[]::new);
   }
 
   private Marinade find(String name) {

@@ -112,6 +112,16 @@ public final class ReferenceFile {
     }
 
     /**
+     * Returns whether a field says something; a line of before it was thought of does not have it.
+     *
+     * @param index its place, from 0
+     * @return false where it is empty or not there
+     */
+    public boolean has(int index) {
+      return index < fields.size() && !fields.get(index).isEmpty();
+    }
+
+    /**
      * Reads a field with a function; whatever the function refuses names this line.
      *
      * @param <T> what is read

@@ -15,8 +15,8 @@ import mosaicknife.core.quantity.Mass;
  * @param tray the tray in question, for causes with a tare
  * @param corrected what the line should read; about what it should weigh where nobody can know
  * @param after what the tally leaves of the whole after the correction; negative if over
- * @param probability how likely it is, from 0 to 1, all ways, "none of these" and "nothing
- *     happened" together being 1
+ * @param probability how likely it is, from 0 to 1; with "nothing happened" all ways are 1
+ *     together, but that of two errors in one tally each is counted
  */
 public record Explanation(
     String line,
@@ -39,14 +39,14 @@ public record Explanation(
   /** A posterior, and how often it is right. */
   private static final double[][] HONEST = {
     {0, 0},
-    {0.5, 0.48},
+    {0.55, 0.55},
     {0.65, 0.64},
-    {0.75, 0.69},
-    {0.85, 0.775},
-    {0.92, 0.85},
-    {0.96, 0.89},
-    {0.975, 0.93},
-    {0.99, 0.965},
+    {0.75, 0.7},
+    {0.85, 0.8},
+    {0.93, 0.905},
+    {0.967, 0.93},
+    {0.99, 0.966},
+    {0.998, 0.98},
     {1, 0.988}
   };
 

@@ -16,7 +16,7 @@ import mosaicknife.core.quantity.MassUnit;
 import mosaicknife.core.quantity.TypedMass;
 
 /**
- * Searches the one gross error that best explains a tally that does not add up.
+ * Searches the one or two gross errors that best explain a tally that does not add up.
  *
  * <p>Every way in which one line, two rows or the whole may be wrong is undone in turn. Its rank is
  * its posterior probability: the prior of the cause, given how the figure came in and which tray
@@ -32,7 +32,8 @@ import mosaicknife.core.quantity.TypedMass;
  * Jacobian: a swap of digits or a slipped point maps a step to a figure one to one, twice the part
  * has steps half as far apart.
  *
- * <p>A second error in the same tally may lie anywhere; it is named after the first was mended. The
+ * <p>A tally that is far off may have two errors on two lines: each pair of slips is tried, and
+ * told by both. A second one may also be any other, which is named after the first was mended. The
  * cost grows with the square of the lines.
  */
 public final class GrossErrors {
@@ -70,11 +71,32 @@ public final class GrossErrors {
   /** Ice, water and scales put the whole off by about this fraction; a starting estimate. */
   private static final double WHOLE_OFF = 0.05;
 
+  /** Lines whose probabilities differ by less are as likely. */
+  private static final double ALIKE = 0.1;
+
   private static final int WHOLE_POINTS = 30;
   private static final double WHOLE_POINT = 0.005;
 
-  /** How often a fish that was weighed wrong was weighed too light. */
-  private static final double TOO_LIGHT = 0.2;
+  /** How often a fish that was weighed wrong was weighed in its tray. */
+  private static final double IN_A_TRAY = 0.3;
+
+  /** How often one that was weighed wrong otherwise was weighed too light. */
+  private static final double TOO_LIGHT = 0.1;
+
+  /** Of sound typed figures so many end before the place the scale shows, there, and behind it. */
+  private static final double[] ENDS_SOUND = {0.15, 0.84, 0.01};
+
+  /** Of those whose point slipped to the right, which are ten times too heavy. */
+  private static final double[] ENDS_UP = {0.9, 0.09, 0.01};
+
+  /** Of those whose point slipped to the left. */
+  private static final double[] ENDS_DOWN = {0.01, 0.14, 0.85};
+
+  /** Of those read off another scale, in pounds. */
+  private static final double[] ENDS_POUNDS = {0.6, 0.39, 0.01};
+
+  /** Steps that are powers of ten but for the last bit. */
+  private static final double NEARLY = 1e-9;
 
   private static final double MG = 1000;
 
@@ -91,6 +113,7 @@ public final class GrossErrors {
   private final double least;
 
   private final boolean isFarOff;
+  private final List<Slip> slips = new ArrayList<>();
   private final List<Way> ways = new ArrayList<>();
 
   private GrossErrors(Question question) {
@@ -171,12 +194,37 @@ public final class GrossErrors {
         : Optional.of(judge.search()).filter(Diagnosis::isAlarm);
   }
 
-  /** One way it came about; without a line it is none that has a name. */
+  /**
+   * One way it came about; without a line it is none that has a name.
+   *
+   * @param weight the logarithm of how likely, alone and with another one
+   * @param paired the logarithm of how likely together with another that has a name: such a tally
+   *     is told by both
+   */
   private record Way(
-      int line, int other, Cause cause, Optional<Tray> tray, double corrected, double weight) {
+      int line,
+      int other,
+      Cause cause,
+      Optional<Tray> tray,
+      double corrected,
+      double weight,
+      double paired) {
+
+    Way(int line, int other, Cause cause, Optional<Tray> tray, double corrected, double weight) {
+      this(line, other, cause, tray, corrected, weight, Double.NEGATIVE_INFINITY);
+    }
 
     What what() {
       return new What(line, other, cause);
+    }
+  }
+
+  /** How one figure came about of another, and the logarithm of how often that happens. */
+  private record Slip(
+      Likelihood.Change change, Cause cause, Optional<Tray> tray, double corrected, double rate) {
+
+    int line() {
+      return change.line();
     }
   }
 
@@ -197,6 +245,7 @@ public final class GrossErrors {
     for (int i = 0; i < read.length; i++) {
       addWaysOf(i);
     }
+    addSlips();
     addRows();
     addWhole();
     addMissing();
@@ -215,7 +264,7 @@ public final class GrossErrors {
     double most = ways.stream().mapToDouble(Way::weight).reduce(nothing, Math::max);
     double all = Math.exp(nothing - most);
     for (Way way : ways) {
-      all += Math.exp(way.weight() - most);
+      all += Math.exp(way.weight() - most) - Math.exp(way.paired() - most) / 2;
     }
     double free = Math.exp(nothing - most) / all;
     Map<What, Ranked> named = new LinkedHashMap<>();
@@ -237,10 +286,16 @@ public final class GrossErrors {
         !explanations.isEmpty() && isAlarm(free));
   }
 
-  /** The line that is likeliest over all its causes is named first, by its likeliest cause. */
+  /**
+   * The line that is likeliest over all its causes is named first, by its likeliest cause. Of two
+   * lines that are as likely, as with two errors, the surer cause goes first.
+   */
   private static void bringForward(List<Ranked> ranked, Map<Integer, Double> ofLine) {
+    double likeliest =
+        ofLine.getOrDefault(ranked.isEmpty() ? -1 : ranked.get(0).best().line(), 0.0);
     ofLine.entrySet().stream()
         .max(Map.Entry.comparingByValue())
+        .filter(line -> line.getValue() > likeliest + ALIKE)
         .flatMap(
             line -> ranked.stream().filter(way -> way.best().line() == line.getKey()).findFirst())
         .ifPresent(
@@ -341,14 +396,9 @@ public final class GrossErrors {
     // of what is missing, the part takes what its spread allows and the loss the rest
     double weight = spread * spread / (spread * spread + free * free);
     double corrected = norm + weight * (left - norm);
-    ways.add(
-        new Way(
-            i,
-            -1,
-            Cause.NEVER_WEIGHED,
-            Optional.empty(),
-            corrected,
-            Math.log(habits.never()) + written.withPart(i)));
+    Likelihood.Change missing = written.change(i, Double.NaN);
+    double rate = Math.log(habits.never());
+    slips.add(new Slip(missing, Cause.NEVER_WEIGHED, Optional.empty(), corrected, rate));
   }
 
   /** A figure that was typed without a tray is the part alone. */
@@ -379,6 +429,7 @@ public final class GrossErrors {
     }
     TypedMass figure = line.figure().get();
     double share = line.input() == Input.TYPED ? 1 : 0.5;
+    int ends = ends(i, figure);
     boolean pounds = figure.bareUnit() == MassUnit.POUND || figure.bareUnit() == MassUnit.OUNCE;
     MassUnit meant =
         switch (figure.bareUnit()) {
@@ -396,9 +447,11 @@ public final class GrossErrors {
                     pounds ? Cause.KILOGRAMS_AS_POUNDS : Cause.POUNDS_AS_KILOGRAMS,
                     Optional.empty(),
                     grams(mass),
-                    share * habits.pounds()));
+                    share * habits.pounds() * ENDS_POUNDS[ends] / ENDS_SOUND[ends]));
     for (Mass moved : figure.pointMoved(finest)) {
-      add(i, Cause.POINT_SLIPPED, Optional.empty(), grams(moved), share * habits.slipped() / 2);
+      double[] slipped = grams(moved) < read[i] ? ENDS_UP : ENDS_DOWN;
+      double rate = share * habits.slipped() / 2 * slipped[ends] / ENDS_SOUND[ends];
+      add(i, Cause.POINT_SLIPPED, Optional.empty(), grams(moved), rate);
     }
     List<Mass> swaps = figure.digitsSwapped();
     for (Mass swap : swaps) {
@@ -407,19 +460,53 @@ public final class GrossErrors {
     }
   }
 
+  /**
+   * Where a figure with a point ends: 0 before the place the other rows show, 1 there, 2 behind it.
+   * A number without a point says nothing of it.
+   */
+  private int ends(int i, TypedMass figure) {
+    double shown = Double.MAX_VALUE;
+    for (int j = 0; j < read.length; j++) {
+      shown = j == i || Double.isNaN(read[j]) ? shown : Math.min(shown, grams(lines.get(j).step()));
+    }
+    boolean says = shown < Double.MAX_VALUE && figure.text().matches(".*\\d[.,]\\d.*");
+    double place = Math.pow(10, Math.floor(Math.log10(shown) + NEARLY));
+    double step = grams(figure.step());
+    return !says ? 1 : step > 9 * place ? 0 : step < 0.9 * place ? 2 : 1;
+  }
+
   private void add(int i, Cause cause, Optional<Tray> tray, double corrected, double rate) {
     if (corrected > 0 && rate > 0 && Math.abs(corrected - read[i]) >= least) {
-      double weight = Math.log(rate) + sum(written.with(i, corrected), withAnother(i, corrected));
-      ways.add(new Way(i, -1, cause, tray, corrected, weight));
+      slips.add(new Slip(written.change(i, corrected), cause, tray, corrected, Math.log(rate)));
+    }
+  }
+
+  /** Each slip by itself, and where the tally is far off with another one on another line. */
+  private void addSlips() {
+    for (Slip slip : slips) {
+      int i = slip.line();
+      double alone = written.with(slip.change());
+      double paired = Double.NEGATIVE_INFINITY;
+      if (isFarOff) {
+        alone = sum(alone, withAnother(slip));
+        for (Slip other : slips) {
+          if (other.line() != i) {
+            paired = sum(paired, other.rate() + written.with(slip.change(), other.change()));
+          }
+        }
+      }
+      double rate = slip.rate();
+      double weight = rate + sum(alone, paired);
+      ways.add(new Way(i, -1, slip.cause(), slip.tray(), slip.corrected(), weight, rate + paired));
     }
   }
 
   /** The same, where another line is wrong as well, in whatever way. */
-  private double withAnother(int i, double corrected) {
+  private double withAnother(Slip slip) {
     double sum = Double.NEGATIVE_INFINITY;
-    for (int j = 0; isFarOff && j < read.length; j++) {
-      if (j != i && !Double.isNaN(written.deviation(j))) {
-        sum = sum(sum, written.withAndAnything(i, corrected, j));
+    for (int j = 0; j < read.length; j++) {
+      if (j != slip.line() && !Double.isNaN(written.deviation(j))) {
+        sum = sum(sum, written.withAndAnything(slip.change(), j));
       }
     }
     return sum + Math.log(habits.second() / read.length);
@@ -514,18 +601,18 @@ public final class GrossErrors {
   }
 
   private void addWhole() {
-    double half = Math.log(habits.whole() / 2);
+    double ice = Math.log(habits.whole() * (1 - IN_A_TRAY));
     for (Tray tray : trays) {
-      double weight = half - Math.log(trays.size());
+      double weight = Math.log(habits.whole() * IN_A_TRAY / trays.size());
       addWhole(Cause.WHOLE_ON_TRAY, Optional.of(tray), whole - grams(tray.mass()), weight);
     }
     question
         .invoiced()
         .map(GrossErrors::grams)
-        .ifPresent(grams -> addWhole(cause(grams), Optional.empty(), grams, half));
+        .ifPresent(grams -> addWhole(cause(grams), Optional.empty(), grams, ice));
     for (int k = 1; k <= WHOLE_POINTS; k++) {
       double off = k * WHOLE_POINT;
-      double weight = half + Math.log(WHOLE_POINT / WHOLE_OFF) - off / WHOLE_OFF;
+      double weight = ice + Math.log(WHOLE_POINT / WHOLE_OFF) - off / WHOLE_OFF;
       addWhole(
           Cause.WHOLE_TOO_HEAVY,
           Optional.empty(),

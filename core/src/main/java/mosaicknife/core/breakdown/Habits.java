@@ -37,7 +37,7 @@ public record Habits(
   /** Starting estimates. */
   public static final Habits STARTING =
       new Habits(
-          0.004, 0.5, 0.002, 0.003, 0.004, 0.003, 0.85, 0.01, 0.001, 0.01, 0.01, 0.0005, 0.003);
+          0.004, 0.5, 0.002, 0.003, 0.004, 0.003, 0.85, 0.01, 0.0004, 0.012, 0.03, 0.0005, 0.003);
 
   /** Refuses rates outside 0–1. */
   public Habits {

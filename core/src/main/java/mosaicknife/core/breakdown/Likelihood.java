@@ -188,23 +188,50 @@ final class Likelihood {
     return ofKins + remainder(left, variance, open);
   }
 
-  double with(int i, double corrected) {
-    return ofKins
-        + change(i, z(i, read[i]), z(i, corrected))
-        + remainder(left + read[i] - corrected, variance, open);
+  /**
+   * One figure that was another one, and what that changes by itself.
+   *
+   * @param line the line
+   * @param figure what it read then; not a number for a part that was never weighed, whose mass is
+   *     missing
+   * @param density how the density of its kin changes
+   * @param moved by how much more is left of the whole
+   * @param more what is less sure of it, as a variance
+   */
+  record Change(int line, double figure, double density, double moved, double more) {
+
+    boolean isMissing() {
+      return Double.isNaN(figure);
+    }
   }
 
-  /** A part that was said not to be taken off was, and its mass is missing. */
-  double withPart(int i) {
-    double more = Math.pow(spread(i), 2);
-    return ofKins + remainder(left - expected(i), variance + more, true);
+  Change change(int i, double figure) {
+    return Double.isNaN(figure)
+        ? new Change(i, figure, 0, -expected(i), Math.pow(spread(i), 2))
+        : new Change(i, figure, density(i, z(i, read[i]), z(i, figure)), read[i] - figure, 0);
+  }
+
+  double with(Change one) {
+    return ofKins
+        + one.density
+        + remainder(left + one.moved, variance + one.more, open || one.isMissing());
+  }
+
+  /** Two figures corrected: two errors in one tally. */
+  double with(Change one, Change two) {
+    return ofKins
+        + densityOf(one, two)
+        + remainder(
+            left + one.moved + two.moved,
+            variance + one.more + two.more,
+            open || one.isMissing() || two.isMissing());
   }
 
   /** The figure is no figure of this part, which weighs what the norm expects, nobody knows. */
   private double without(int i) {
     double more = Math.pow(spread(i), 2);
     return ofKins
-        + change(i, z(i, read[i]), Double.NaN)
+        + density(i, z(i, read[i]), Double.NaN)
         + remainder(left + read[i] - expected(i), variance + more, true);
   }
 
@@ -218,25 +245,29 @@ final class Likelihood {
   }
 
   /** One figure corrected, and another that lies anywhere: two errors in one tally. */
-  double withAndAnything(int i, double corrected, int j) {
-    double more = Math.pow(spread(j), 2);
-    double left2 = left + read[i] - corrected + read[j] - expected(j);
+  double withAndAnything(Change one, int j) {
+    double more = one.more + Math.pow(spread(j), 2);
+    Change lost = new Change(j, Double.NaN, density(j, z(j, read[j]), Double.NaN), 0, 0);
     return ofKins
-        + change(i, corrected, j, Double.NaN)
-        + remainder(left2, variance + more, true)
+        + densityOf(one, lost)
+        + remainder(left + one.moved + read[j] - expected(j), variance + more, true)
         + anywhere(j);
   }
 
   /** What two lines change together; of one kin they are counted as one. */
-  private double change(int i, double first, int j, double second) {
-    double nowFirst = Double.isNaN(first) ? Double.NaN : z(i, first);
-    double nowSecond = Double.isNaN(second) ? Double.NaN : z(j, second);
-    if (!lines.get(i).kin().equals(lines.get(j).kin())) {
-      return change(i, z(i, read[i]), nowFirst) + change(j, z(j, read[j]), nowSecond);
+  private double densityOf(Change one, Change two) {
+    String kin = lines.get(one.line).kin();
+    if (!kin.equals(lines.get(two.line).kin())) {
+      return one.density + two.density;
     }
-    Kin before = kins.get(lines.get(i).kin());
-    Kin after = before.without(z(i, read[i])).without(z(j, read[j])).with(nowFirst).with(nowSecond);
+    Kin before = kins.getOrDefault(kin, Kin.NONE);
+    Kin after = moved(moved(before, one), two);
     return alike(after) - alike(before);
+  }
+
+  private Kin moved(Kin kin, Change one) {
+    double now = one.isMissing() ? Double.NaN : z(one.line, one.figure);
+    return kin.without(deviation(one.line)).with(now);
   }
 
   /** The figure is one of another piece, weighed twice: as near to it as two readings are. */
@@ -250,7 +281,7 @@ final class Likelihood {
   }
 
   double exchanged(int i, int j) {
-    return ofKins + change(i, read[j], j, read[i]) + remainder(left, variance, open);
+    return with(change(i, read[j]), change(j, read[i]));
   }
 
   /** Rows with other figures: each takes the figure of the row named, or none. */
@@ -273,7 +304,7 @@ final class Likelihood {
     return ofKins + Math.log(2) + remainder(left, variance + more, true);
   }
 
-  private double change(int i, double was, double now) {
+  private double density(int i, double was, double now) {
     if (Double.isNaN(was)) {
       return 0;
     }

@@ -4,9 +4,11 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mosaicknife.core.anatomy.Eating;
@@ -29,9 +31,10 @@ import mosaicknife.core.safety.Allergen;
  * @param kind marinade or cure
  * @param acid how sour it is
  * @param parts what it is made of, in parts
- * @param bag grams of it a kilogram of fish takes in a bag, positive
- * @param tray grams of it a kilogram of fish takes in a tray, positive
+ * @param grams how much of it a kilogram of fish takes
  * @param raw whether the fish is eaten as it comes out, so that the raw gate counts
+ * @param own what the house found of {@link #REFERENCE_MILLIMETRES} of flaky white flesh; empty
+ *     while it goes by the estimate
  */
 public record Marinade(
     String code,
@@ -39,12 +42,17 @@ public record Marinade(
     Kind kind,
     Acid acid,
     List<Part> parts,
-    int bag,
-    int tray,
-    boolean raw) {
+    Grams grams,
+    boolean raw,
+    Optional<Window> own) {
+
+  /** How thick the piece is of which a house says its own times. */
+  public static final int REFERENCE_MILLIMETRES = 20;
+
+  /** The longest time of a house's own, in minutes: thirty days. */
+  public static final int LONGEST = 43_200;
 
   private static final String FILE = "marinades.csv";
-  private static final double REFERENCE_MILLIMETRES = 20;
   private static final double OILY = 1.3;
   private static final double REFERENCE_CURE = 350;
   private static final int SHORTEST = 20;
@@ -58,8 +66,8 @@ public record Marinade(
     Check.notNull(acid, "acid");
     parts = List.copyOf(parts);
     Check.that(!parts.isEmpty(), "Expected a part");
-    Check.inRange(bag, 1, 5000, "grams in a bag");
-    Check.inRange(tray, 1, 5000, "grams in a tray");
+    Check.notNull(grams, "grams");
+    Check.notNull(own, "the house's own times");
   }
 
   /** What it does. */
@@ -128,6 +136,25 @@ public record Marinade(
   }
 
   /**
+   * How much of it a kilogram of fish takes.
+   *
+   * @param bag grams in a bag, from 1 to 5000
+   * @param tray grams in a tray, from 1 to 5000
+   */
+  public record Grams(int bag, int tray) {
+
+    /** Refuses what covers no fish, and what drowns it. */
+    public Grams {
+      Check.inRange(bag, 1, 5000, "grams in a bag");
+      Check.inRange(tray, 1, 5000, "grams in a tray");
+    }
+
+    private int in(Vessel vessel) {
+      return vessel == Vessel.BAG ? bag : tray;
+    }
+  }
+
+  /**
    * How long it may lie.
    *
    * @param ready minutes until it is ready, at the least
@@ -135,6 +162,11 @@ public record Marinade(
    * @param spoiled minutes after which it is spoiled
    */
   public record Window(int ready, int best, int spoiled) {
+
+    private static Window read(String text) {
+      int[] minutes = Arrays.stream(text.split("/", -1)).mapToInt(Integer::parseInt).toArray();
+      return new Window(minutes[0], minutes[1], minutes[2]);
+    }
 
     /**
      * Returns what is left of it.
@@ -152,9 +184,34 @@ public record Marinade(
    *
    * @param millimetres its thickness at the thickest point, from 2 to 200
    * @param eating how firm and how oily its flesh is
-   * @return the three times
+   * @return the three times: the house's own for such a piece, else the estimate
    */
   public Window window(double millimetres, Eating eating) {
+    double times = times(millimetres, eating);
+    return own.map(
+            found ->
+                new Window(
+                    minutes(found.ready * times),
+                    minutes(found.best * times),
+                    minutes(found.spoiled * times)))
+        .orElseGet(() -> estimate(millimetres, eating));
+  }
+
+  /**
+   * Estimates how long a piece may lie, whatever the house found.
+   *
+   * @param millimetres its thickness at the thickest point, from 2 to 200
+   * @param eating how firm and how oily its flesh is
+   * @return the three times
+   */
+  public Window estimate(double millimetres, Eating eating) {
+    double salt = kind == Kind.CURE ? Math.sqrt(REFERENCE_CURE / grams.bag) : 1;
+    int ready = minutes(kind.minutes * times(millimetres, eating) * salt * acid.quicker);
+    return new Window(ready, minutes(ready * acid.best), minutes(ready * acid.spoils));
+  }
+
+  /** How many times as long as the piece of reference. */
+  private double times(double millimetres, Eating eating) {
     Check.inRange(millimetres, 2, 200, "thickness in millimetres");
     double slower =
         switch (eating.texture()) {
@@ -165,10 +222,7 @@ public record Marinade(
         };
     boolean wet = kind == Kind.MARINADE;
     double oily = !wet && eating.flesh() == Eating.Flesh.OILY ? OILY : 1;
-    double salt = kind == Kind.CURE ? Math.sqrt(REFERENCE_CURE / bag) : 1;
-    double thick = Math.pow(millimetres / REFERENCE_MILLIMETRES, kind.power);
-    int ready = minutes(kind.minutes * thick * slower * oily * salt * acid.quicker);
-    return new Window(ready, minutes(ready * acid.best), minutes(ready * acid.spoils));
+    return Math.pow(millimetres / REFERENCE_MILLIMETRES, kind.power) * slower * oily;
   }
 
   /**
@@ -222,8 +276,7 @@ public record Marinade(
    */
   public Map<Part, Mass> amounts(Mass fish, Vessel vessel) {
     Check.that(fish.isPositive(), "Expected fish above 0 g, found ", fish);
-    int perKilogram = vessel == Vessel.BAG ? bag : tray;
-    BigDecimal all = fish.inKilograms().multiply(BigDecimal.valueOf(perKilogram));
+    BigDecimal all = fish.inKilograms().multiply(BigDecimal.valueOf(grams.in(vessel)));
     BigDecimal sum = parts.stream().map(Part::parts).reduce(BigDecimal.ZERO, BigDecimal::add);
     Map<Part, Mass> amounts = new LinkedHashMap<>();
     for (Part part : parts) {
@@ -286,9 +339,10 @@ public record Marinade(
                         part.parts().toPlainString(),
                         Allergen.write(part.allergens())))
             .collect(Collectors.joining(",")),
-        "" + bag,
-        "" + tray,
-        raw ? "RAW" : "");
+        "" + grams.bag,
+        "" + grams.tray,
+        raw ? "RAW" : "",
+        own.map(one -> one.ready + "/" + one.best + "/" + one.spoiled).orElse(""));
   }
 
   private static Map<String, Marinade> all(ReferenceFile file) {
@@ -301,9 +355,9 @@ public record Marinade(
               line.read(2, Kind::valueOf),
               line.read(3, Acid::valueOf),
               parts(line),
-              line.read(5, Integer::valueOf),
-              line.read(6, Integer::valueOf),
-              line.field(7).equals("RAW"));
+              new Grams(line.read(5, Integer::valueOf), line.read(6, Integer::valueOf)),
+              line.field(7).equals("RAW"),
+              line.has(8) ? Optional.of(line.read(8, Window::read)) : Optional.empty());
       if (all.put(one.code(), one) != null) {
         throw line.problem("a second one of this code");
       }

@@ -15,6 +15,8 @@ public enum Apart {
   HELD,
   /** Counted, and the raw gate keeps them from the dish they go to: no cut for the service. */
   WITHHELD,
-  /** Counted, and the lot is held until somebody decides, or is for the pot only. */
+  /**
+   * Counted, and the lot is held until somebody decides, for the pot only, or past its last day.
+   */
   NOT_SERVED
 }

@@ -177,7 +177,7 @@ public final class LotPortions {
         new Board(sheet, this::isHeldMain).pieces().stream().filter(OnBoard::isWeighed).toList());
     by.put(
         Apart.WITHHELD, tonight().stream().filter(piece -> kept.contains(piece.part())).toList());
-    by.put(Apart.NOT_SERVED, lot.mayBeServed() ? List.of() : tonight());
+    by.put(Apart.NOT_SERVED, isServed() ? List.of() : tonight());
     Map<Apart, Long> plates = new EnumMap<>(Apart.class);
     by.forEach(
         (why, pieces) -> {
@@ -187,6 +187,11 @@ public final class LotPortions {
           }
         });
     return plates;
+  }
+
+  /** Of a closed lot the last day is over for long: its plates were served. */
+  private boolean isServed() {
+    return lot.isFinished() ? lot.mayBeServed() : LotRules.isServedToday(lot);
   }
 
   private boolean isHeldMain(LotPart part) {

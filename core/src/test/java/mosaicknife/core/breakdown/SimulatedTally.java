@@ -3,9 +3,11 @@ package mosaicknife.core.breakdown;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.random.RandomGenerator;
+import java.util.stream.Stream;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.breakdown.GrossErrors.Question;
 import mosaicknife.core.breakdown.TallyLine.Input;
@@ -65,6 +67,33 @@ final class SimulatedTally {
       {"frame", "frame", .115, .14}
     },
   };
+
+  /**
+   * A part as the generator draws it.
+   *
+   * @param id its slot
+   * @param kin parts of one kin differ alike
+   * @param mean its share of the whole
+   * @param variation its coefficient of variation
+   */
+  record Share(String id, String kin, double mean, double variation) {}
+
+  /** What the generator knows of the fish that has these lines. */
+  static List<Share> bodyOf(List<TallyLine> lines) {
+    for (Object[][] body : BODIES) {
+      List<Share> parts =
+          Arrays.stream(body)
+              .map(p -> new Share((String) p[0], (String) p[1], (double) p[2], (double) p[3]))
+              .toList();
+      if (parts.stream()
+          .map(Share::id)
+          .toList()
+          .equals(lines.stream().map(TallyLine::id).toList())) {
+        return parts;
+      }
+    }
+    throw new IllegalArgumentException("no such body");
+  }
 
   /** How figures are written down. */
   enum Way {
@@ -342,7 +371,8 @@ final class SimulatedTally {
       Optional<Case> made = tryWrong(what);
       if (made.isPresent()) {
         Case one = made.get();
-        double sigma = GrossErrors.search(one.question()).sigma().inGrams().doubleValue();
+        Question asked = one.question();
+        double sigma = new Likelihood(asked.lines(), asked.whole(), asked.norms()).sigma();
         boolean rows =
             List.of("ROWS_EXCHANGED", "ROWS_SHIFTED", "UNDER_ANOTHER_NAME").contains(what);
         if (rows || one.effect() > 3 * sigma) {
@@ -470,6 +500,16 @@ final class SimulatedTally {
 
   /** A tally with two errors, on two lines. */
   record Pair(Question question, Case one, Case other) {
+
+    boolean isOne(Explanation found) {
+      return one.isRight(found) || other.isRight(found);
+    }
+
+    /** Whether the line and the name of an error are those of one. */
+    boolean isOne(String key) {
+      return Stream.of(one, other)
+          .anyMatch(made -> key.equals(made.culprit() + " " + made.what().orElseThrow()));
+    }
 
     boolean isMendedBy(Explanation found) {
       return isMendedBy(found, one) || isMendedBy(found, other);

@@ -7,11 +7,13 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.anatomy.Eating.Texture;
 import mosaicknife.core.anatomy.Species;
+import mosaicknife.core.kitchen.Marinade.Grams;
 import mosaicknife.core.kitchen.Marinade.Standing;
 import mosaicknife.core.kitchen.Marinade.Vessel;
 import mosaicknife.core.kitchen.Marinade.Window;
@@ -53,9 +55,9 @@ public class MarinadeTest {
             Marinade.Kind.MARINADE,
             Marinade.Acid.NONE,
             MISO.parts(),
-            180,
-            320,
-            false);
+            MISO.grams(),
+            false,
+            Optional.empty());
     // 20 mm of flaky flesh four hours; half as thick a quarter of it, 35 mm (35/20)² of it
     assertEquals(wet.window(20, white(Texture.FLAKY)).ready(), 240);
     assertEquals(wet.window(10, white(Texture.FLAKY)).ready(), 60);
@@ -98,11 +100,38 @@ public class MarinadeTest {
     Marinade dry = ALL.get("dry-cure");
     Marinade twice =
         new Marinade(
-            "d", "D", dry.kind(), dry.acid(), dry.parts(), 2 * dry.bag(), dry.tray(), true);
+            "d",
+            "D",
+            dry.kind(),
+            dry.acid(),
+            dry.parts(),
+            new Grams(2 * dry.grams().bag(), dry.grams().tray()),
+            true,
+            Optional.empty());
     Eating flaky = white(Texture.FLAKY);
     // half the square root of two: 720 to 509
     assertEquals(dry.window(20, flaky).ready(), 720);
     assertEquals(twice.window(20, flaky).ready(), 510);
+  }
+
+  @Test
+  public void theHousesOwnTimesGoBeforeTheEstimateAndGrowWithTheThickness() {
+    Marinade own =
+        new Marinade(
+            "o",
+            "O",
+            Marinade.Kind.MARINADE,
+            Marinade.Acid.NONE,
+            MISO.parts(),
+            MISO.grams(),
+            false,
+            Optional.of(new Window(120, 300, 480)));
+    // half as thick a quarter of it; the estimate stays four hours and its factors 2.2 and 4
+    assertEquals(own.window(20, white(Texture.FLAKY)), new Window(120, 300, 480));
+    assertEquals(own.window(10, white(Texture.FLAKY)), new Window(30, 75, 120));
+    assertEquals(own.estimate(20, white(Texture.FLAKY)), new Window(240, 530, 960));
+    assertEquals(Marinade.read(own.write()), own);
+    assertEquals(Marinade.read("o;O;MARINADE;NONE;salt/1/NONE;180;320;").own(), Optional.empty());
   }
 
   @Test

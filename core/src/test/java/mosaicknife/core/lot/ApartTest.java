@@ -57,6 +57,14 @@ public class ApartTest {
         10,
         Apart.NOT_SERVED
       },
+      {
+        hake()
+            .weigh("fillet-right", 1, 900)
+            .decide(Purpose.PLATE, "fillet-right")
+            .landed(TestLot.TODAY.minusDays(25)),
+        10,
+        Apart.NOT_SERVED
+      },
     };
   }
 

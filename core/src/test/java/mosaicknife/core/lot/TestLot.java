@@ -166,6 +166,14 @@ public final class TestLot {
             Optional.empty(),
             "",
             Optional.empty());
+    return received(receipt.landedOn(), arrival);
+  }
+
+  TestLot landed(LocalDate day) {
+    return received(day, receipt.arrival());
+  }
+
+  private TestLot received(LocalDate landed, Arrival arrival) {
     receipt =
         new Receipt(
             receipt.species(),
@@ -176,7 +184,7 @@ public final class TestLot {
             receipt.price(),
             receipt.supplier(),
             receipt.origin(),
-            receipt.landedOn(),
+            landed,
             receipt.note(),
             arrival);
     return this;
