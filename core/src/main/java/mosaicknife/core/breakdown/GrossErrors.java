@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.breakdown.TallyLine.Input;
+import mosaicknife.core.breakdown.TallyLine.Standing;
 import mosaicknife.core.check.Check;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.MassUnit;
@@ -73,6 +74,9 @@ public final class GrossErrors {
 
   /** Lines whose probabilities differ by less are as likely. */
   private static final double ALIKE = 0.1;
+
+  /** Stands for what is whole in place of the number of a line. */
+  private static final int WHOLE = -1;
 
   private static final int WHOLE_POINTS = 30;
   private static final double WHOLE_POINT = 0.005;
@@ -147,13 +151,25 @@ public final class GrossErrors {
    * @param lines its lines, at least one
    * @param trays every tray the house knows
    * @param norms what the house believes of loss, scale, habits and sides
+   * @param part the line that is whole here: a part of which the lines were cut; empty for a fish
    */
   public record Question(
       Mass whole,
       Optional<Mass> invoiced,
       List<TallyLine> lines,
       List<Tray> trays,
-      HouseNorms norms) {
+      HouseNorms norms,
+      Optional<TallyLine> part) {
+
+    /** A tally of a fish. */
+    public Question(
+        Mass whole,
+        Optional<Mass> invoiced,
+        List<TallyLine> lines,
+        List<Tray> trays,
+        HouseNorms norms) {
+      this(whole, invoiced, lines, trays, norms, Optional.empty());
+    }
 
     /** A tally of a fish of which there is one figure. */
     public Question(Mass whole, List<TallyLine> lines, List<Tray> trays, HouseNorms norms) {
@@ -167,6 +183,7 @@ public final class GrossErrors {
       lines = List.copyOf(Check.notEmpty(lines, "lines"));
       trays = List.copyOf(trays);
       Check.notNull(norms, "norms");
+      Check.notNull(part, "part");
     }
   }
 
@@ -339,7 +356,9 @@ public final class GrossErrors {
     String line =
         way.cause() == Cause.IN_NO_ROW
             ? Explanation.NO_LINE
-            : way.line() < 0 ? Explanation.WHOLE : lines.get(way.line()).id();
+            : way.line() < 0
+                ? question.part().map(TallyLine::id).orElse(Explanation.WHOLE)
+                : lines.get(way.line()).id();
     return new Explanation(
         line,
         way.other() < 0 ? Optional.empty() : Optional.of(lines.get(way.other()).id()),
@@ -352,11 +371,13 @@ public final class GrossErrors {
 
   private double after(Way way) {
     double left = written.remainder();
+    if (way.line() == WHOLE) {
+      return left + way.corrected() - whole;
+    }
     return switch (way.cause()) {
       case ROWS_EXCHANGED, ROWS_SHIFTED -> left;
       case UNDER_ANOTHER_NAME -> left + read[way.line()];
       case NEVER_WEIGHED, IN_NO_ROW -> left - way.corrected();
-      case WHOLE_ON_TRAY, WHOLE_TOO_HEAVY, WHOLE_TOO_LIGHT -> left + way.corrected() - whole;
       default -> left + read[way.line()] - way.corrected();
     };
   }
@@ -372,9 +393,7 @@ public final class GrossErrors {
         }
       }
       case WEIGHED -> {
-        addTares(i, line);
-        addTyped(i, line);
-        add(i, Cause.WEIGHED_TWICE, Optional.empty(), read[i] / 2, habits.twice() / 2);
+        addSlips(i, line, read[i], (cause, tray, grams, rate) -> add(i, cause, tray, grams, rate));
         addOtherName(i, line);
         if (isFar(i)) {
           double weight = Math.log(habits.unknown()) + written.anything(i);
@@ -401,16 +420,27 @@ public final class GrossErrors {
     slips.add(new Slip(missing, Cause.NEVER_WEIGHED, Optional.empty(), corrected, rate));
   }
 
+  /** Takes one way a figure came about of another. */
+  private interface Slips {
+    void add(Cause cause, Optional<Tray> tray, double corrected, double rate);
+  }
+
+  private void addSlips(int i, TallyLine line, double grams, Slips slips) {
+    addTares(line, grams, slips);
+    addTyped(i, line, grams, slips);
+    slips.add(Cause.WEIGHED_TWICE, Optional.empty(), grams / 2, habits.twice() / 2);
+  }
+
   /** A figure that was typed without a tray is the part alone. */
-  private void addTares(int i, TallyLine line) {
+  private void addTares(TallyLine line, double grams, Slips slips) {
     if (line.input() == Input.TYPED && line.tray().isEmpty()) {
       return;
     }
     for (Tray tray : trays) {
       double rate = habits.tare() * chance(tray, line);
       double mass = grams(tray.mass());
-      add(i, Cause.TARE_NOT_TAKEN, Optional.of(tray), read[i] - mass, 0.6 * rate);
-      add(i, Cause.TARE_TAKEN_TWICE, Optional.of(tray), read[i] + mass, 0.4 * rate);
+      slips.add(Cause.TARE_NOT_TAKEN, Optional.of(tray), grams - mass, 0.6 * rate);
+      slips.add(Cause.TARE_TAKEN_TWICE, Optional.of(tray), grams + mass, 0.4 * rate);
     }
   }
 
@@ -423,7 +453,7 @@ public final class GrossErrors {
     return chosen ? habits.chosenTray() : (1 - habits.chosenTray()) / others;
   }
 
-  private void addTyped(int i, TallyLine line) {
+  private void addTyped(int i, TallyLine line, double grams, Slips slips) {
     if (line.input() == Input.SCALE || line.figure().isEmpty()) {
       return;
     }
@@ -442,21 +472,20 @@ public final class GrossErrors {
         .readAs(meant)
         .ifPresent(
             mass ->
-                add(
-                    i,
+                slips.add(
                     pounds ? Cause.KILOGRAMS_AS_POUNDS : Cause.POUNDS_AS_KILOGRAMS,
                     Optional.empty(),
                     grams(mass),
                     share * habits.pounds() * ENDS_POUNDS[ends] / ENDS_SOUND[ends]));
     for (Mass moved : figure.pointMoved(finest)) {
-      double[] slipped = grams(moved) < read[i] ? ENDS_UP : ENDS_DOWN;
+      double[] slipped = grams(moved) < grams ? ENDS_UP : ENDS_DOWN;
       double rate = share * habits.slipped() / 2 * slipped[ends] / ENDS_SOUND[ends];
-      add(i, Cause.POINT_SLIPPED, Optional.empty(), grams(moved), rate);
+      slips.add(Cause.POINT_SLIPPED, Optional.empty(), grams(moved), rate);
     }
     List<Mass> swaps = figure.digitsSwapped();
     for (Mass swap : swaps) {
       double rate = share * habits.swapped() / swaps.size();
-      add(i, Cause.DIGITS_SWAPPED, Optional.empty(), grams(swap), rate);
+      slips.add(Cause.DIGITS_SWAPPED, Optional.empty(), grams(swap), rate);
     }
   }
 
@@ -601,6 +630,27 @@ public final class GrossErrors {
   }
 
   private void addWhole() {
+    question.part().ifPresentOrElse(this::addPart, this::addFish);
+  }
+
+  /** A part that is cut further came off the scale like its pieces. */
+  private void addPart(TallyLine part) {
+    if (part.standing() == Standing.WEIGHED) {
+      addSlips(
+          WHOLE,
+          part,
+          whole,
+          (cause, tray, grams, rate) -> addWhole(cause, tray, grams, Math.log(rate)));
+    }
+    for (int k = 1; k <= WHOLE_POINTS; k++) {
+      double off = k * WHOLE_POINT;
+      double weight = Math.log(habits.unknown() / 2 * WHOLE_POINT / WHOLE_OFF) - off / WHOLE_OFF;
+      addWhole(Cause.ANYTHING_ELSE, Optional.empty(), whole * (1 - off), weight);
+      addWhole(Cause.ANYTHING_ELSE, Optional.empty(), whole * (1 + off), weight);
+    }
+  }
+
+  private void addFish() {
     double ice = Math.log(habits.whole() * (1 - IN_A_TRAY));
     for (Tray tray : trays) {
       double weight = Math.log(habits.whole() * IN_A_TRAY / trays.size());
@@ -630,7 +680,7 @@ public final class GrossErrors {
   private void addWhole(Cause cause, Optional<Tray> tray, double grams, double prior) {
     if (grams > whole / 4 && Math.abs(grams - whole) >= least) {
       double weight = prior + written.ofWhole(grams).asWritten();
-      ways.add(new Way(-1, -1, cause, tray, grams, weight));
+      ways.add(new Way(WHOLE, -1, cause, tray, grams, weight));
     }
   }
 

@@ -40,6 +40,7 @@ final class Likelihood {
   private final Map<String, Kin> kins = new HashMap<>();
   private double left;
   private double variance;
+  private double toCome;
   private boolean open;
   private double ofKins;
 
@@ -89,6 +90,7 @@ final class Likelihood {
         normed += Double.isNaN(z) ? 0 : 1;
       } else if (line.standing() != Standing.LEFT_OUT) {
         left -= expected(i);
+        toCome += expected(i);
         variance += Math.pow(spread(i), 2);
         open = true;
       }
@@ -185,7 +187,7 @@ final class Likelihood {
   // ---- as written, and with one thing changed --------------------------------------------------
 
   double asWritten() {
-    return ofKins + remainder(left, variance, open);
+    return ofKins + remainder(left, variance, toCome);
   }
 
   /**
@@ -203,6 +205,11 @@ final class Likelihood {
     boolean isMissing() {
       return Double.isNaN(figure);
     }
+
+    /** What of it is a guess that may be nothing at all. */
+    double guessed() {
+      return isMissing() ? -moved : 0;
+    }
   }
 
   Change change(int i, double figure) {
@@ -214,7 +221,7 @@ final class Likelihood {
   double with(Change one) {
     return ofKins
         + one.density
-        + remainder(left + one.moved, variance + one.more, open || one.isMissing());
+        + remainder(left + one.moved, variance + one.more, toCome + one.guessed());
   }
 
   /** Two figures corrected: two errors in one tally. */
@@ -224,7 +231,7 @@ final class Likelihood {
         + remainder(
             left + one.moved + two.moved,
             variance + one.more + two.more,
-            open || one.isMissing() || two.isMissing());
+            toCome + one.guessed() + two.guessed());
   }
 
   /** The figure is no figure of this part, which weighs what the norm expects, nobody knows. */
@@ -232,7 +239,7 @@ final class Likelihood {
     double more = Math.pow(spread(i), 2);
     return ofKins
         + density(i, z(i, read[i]), Double.NaN)
-        + remainder(left + read[i] - expected(i), variance + more, true);
+        + remainder(left + read[i] - expected(i), variance + more, toCome + expected(i));
   }
 
   /** Any other error: the figure lies anywhere. */
@@ -250,7 +257,10 @@ final class Likelihood {
     Change lost = new Change(j, Double.NaN, density(j, z(j, read[j]), Double.NaN), 0, 0);
     return ofKins
         + densityOf(one, lost)
-        + remainder(left + one.moved + read[j] - expected(j), variance + more, true)
+        + remainder(
+            left + one.moved + read[j] - expected(j),
+            variance + more,
+            toCome + one.guessed() + expected(j))
         + anywhere(j);
   }
 
@@ -301,7 +311,7 @@ final class Likelihood {
   /** Something is missing that has no row; up to a tenth of the fish or so. */
   double withMissing(double usual) {
     double more = Math.pow(whole * usual, 2);
-    return ofKins + Math.log(2) + remainder(left, variance + more, true);
+    return ofKins + Math.log(2) + remainder(left, variance + more, toCome);
   }
 
   private double density(int i, double was, double now) {
@@ -324,12 +334,14 @@ final class Likelihood {
         : -(kin.squares() - shared * kin.sum() * kin.sum()) / (1 - common) / 2;
   }
 
-  /** The log-density of what is left under the loss norm; below nothing only the scale allows. */
-  private double remainder(double rest, double spread, boolean toCome) {
+  /**
+   * The log-density of what is left under the loss norm. Less than nothing only the scale allows,
+   * were all that is guessed of it nothing.
+   */
+  private double remainder(double rest, double spread, double guessed) {
     double z = (rest - whole * norms.loss().mean()) / Math.sqrt(spread);
-    double below = Math.min(0, rest) / scale;
-    double hard = toCome ? 0 : below * below / 2;
-    return -z * z / 2 - Math.log(spread) / 2 - hard;
+    double below = Math.min(0, rest + guessed) / scale;
+    return -z * z / 2 - Math.log(spread) / 2 - below * below / 2;
   }
 
   private static double grams(Mass mass) {

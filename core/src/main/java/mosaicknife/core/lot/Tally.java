@@ -48,7 +48,8 @@ public final class Tally {
         sheet.parts().stream()
             .filter(part -> sheet.parentOf(part).filter(LotPart::isStarted).isEmpty())
             .toList();
-    Optional<Diagnosis> found = ask(sheet.lot().purchased(), otherFigure(), lines(cutOff));
+    Optional<Diagnosis> found =
+        ask(sheet.lot().purchased(), otherFigure(), lines(cutOff), Optional.empty());
     for (LotPart part : sheet.parts()) {
       List<LotPart> pieces =
           sheet.parts().stream()
@@ -58,17 +59,25 @@ public final class Tally {
       if (found.isEmpty() && part.isDone(sheet.lot().fish()) && !pieces.isEmpty()) {
         List<TallyLine> lines = lines(pieces);
         lines.add(rest(part, pieces));
-        found = ask(part.mass(), Optional.empty(), lines);
+        found = ask(part.mass(), Optional.empty(), lines, Optional.of(whole(part)));
       }
     }
     return found;
   }
 
-  private Optional<Diagnosis> ask(Mass whole, Optional<Mass> invoiced, List<TallyLine> lines) {
+  /** What is whole here is one figure of the tally of the fish, or the sum of several. */
+  private TallyLine whole(LotPart part) {
+    return part.taken().size() == 1
+        ? weighed(part, part.taken().get(0))
+        : open(part.slot(), part.expected(), part.spread());
+  }
+
+  private Optional<Diagnosis> ask(
+      Mass whole, Optional<Mass> invoiced, List<TallyLine> lines, Optional<TallyLine> part) {
     return lines.stream().noneMatch(line -> line.standing() == Standing.WEIGHED)
         ? Optional.empty()
         : GrossErrors.worthAWord(
-            new Question(whole, invoiced, lines, List.copyOf(trays.values()), sheet.norms()));
+            new Question(whole, invoiced, lines, List.copyOf(trays.values()), sheet.norms(), part));
   }
 
   /** The invoice, where the own scale says something else. */

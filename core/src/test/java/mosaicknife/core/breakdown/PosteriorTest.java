@@ -84,7 +84,7 @@ public class PosteriorTest {
             new Case(
                 "(none) IN_NO_ROW",
                 residual(),
-                norms.habits().noRow() * 2 * density(read, -1, whole, 0.08 * whole, true)));
+                norms.habits().noRow() * 2 * density(read, -1, whole, 0.08 * whole)));
       }
       // a pair is told by both its slips, and is one way all the same
       double sum = free + cases.stream().mapToDouble(c -> c.probability - c.paired / 2).sum();
@@ -160,7 +160,7 @@ public class PosteriorTest {
           swap -> add(i, "DIGITS_SWAPPED", swap, typed * habits.swapped() / swaps.size()));
       double spread = spread(i, whole);
       if (spread > 0) {
-        double alone = density(without(i), -1, whole, 0, true);
+        double alone = density(without(i), -1, whole, 0);
         if (isFar(i)) {
           cases.add(
               new Case(
@@ -319,8 +319,7 @@ public class PosteriorTest {
                 .count();
         double narrower = Math.pow(whole / other, normed);
         cases.add(
-            new Case(
-                "(whole) " + cause, other, prior * narrower * density(read, -1, other, 0, false)));
+            new Case("(whole) " + cause, other, prior * narrower * density(read, -1, other, 0)));
       }
     }
 
@@ -367,14 +366,14 @@ public class PosteriorTest {
                 norms.habits().second()
                     / read.length
                     * anywhere(j)
-                    * density(both, Set.of(never(slip)), whole, 0, true);
+                    * density(both, Set.of(never(slip)), whole, 0);
           }
         }
         for (Slip other : slips) {
           if (other.line != i) {
             double[] both = with(with(read, slip), other);
             Set<Integer> never = new HashSet<>(List.of(never(slip), never(other)));
-            paired += other.prior * density(both, never, whole, 0, false);
+            paired += other.prior * density(both, never, whole, 0);
           }
         }
       }
@@ -428,30 +427,29 @@ public class PosteriorTest {
     }
 
     private double density(double[] figures, int never) {
-      return density(figures, never, whole, 0, false);
+      return density(figures, never, whole, 0);
     }
 
-    private double density(double[] figures, int never, double of, double more, boolean soft) {
-      return density(figures, Set.of(never), of, more, soft);
+    private double density(double[] figures, int never, double of, double more) {
+      return density(figures, Set.of(never), of, more);
     }
 
-    private double density(
-        double[] figures, Set<Integer> never, double of, double more, boolean soft) {
+    private double density(double[] figures, Set<Integer> never, double of, double more) {
       double left = of;
+      double weighed = 0;
       double variance = Math.pow(of * norms.loss().spread(), 2) + scale() + more * more;
-      boolean open = soft;
       Map<String, List<Double>> kin = new HashMap<>();
       for (int i = 0; i < figures.length; i++) {
         TallyLine line = lines.get(i);
         if (!Double.isNaN(figures[i])) {
           left -= figures[i];
+          weighed += figures[i];
           if (isNormed(i)) {
             kin.computeIfAbsent(line.kin(), k -> new ArrayList<>()).add(z(i, figures[i], of));
           }
         } else if (line.standing() != Standing.LEFT_OUT || never.contains(i)) {
           left -= of / whole * line.expected().map(PosteriorTest::grams).orElse(0.0);
           variance += Math.pow(spread(i, of), 2);
-          open = true;
         }
       }
       double density = 1;
@@ -460,7 +458,8 @@ public class PosteriorTest {
       }
       double off = left - of * norms.loss().mean();
       density *= Math.exp(-off * off / variance / 2) / Math.sqrt(variance);
-      return open || left >= 0 ? density : density * Math.exp(-left * left / scale() / 2);
+      double over = Math.max(0, weighed - of);
+      return density * Math.exp(-over * over / scale() / 2);
     }
 
     private double noise(int i) {

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.DoubleStream;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
@@ -52,6 +53,45 @@ public class SoundTallyTest {
     }
     Reporter.log("accused %d of %d sound tallies".formatted(accused, MANY), true);
     assertTrue(accused <= MANY / 500, "accused %d:%s".formatted(accused, who));
+  }
+
+  /** Fish of one lot differ by a third; nobody weighed them one by one before the knife. */
+  @Test
+  public void ofUnequalFishNobodyIsAccused() {
+    Random random = new Random(67);
+    int accused = 0;
+    int all = 500;
+    for (int i = 0; i < all; i++) {
+      double[] grams = new double[2 + random.nextInt(4)];
+      for (int f = 0; f < grams.length; f++) {
+        grams[f] = 1500 * Math.exp(0.3 * random.nextGaussian());
+      }
+      String kilograms = "%.3f".formatted(DoubleStream.of(grams).sum() / 1000);
+      TestLot lot = new TestLot("hake", State.GUTTED, grams.length, kilograms, kilograms);
+      List<CutPlan.Planned> parts = lot.sheet().plan().parts();
+      double planned = parts.stream().mapToDouble(p -> p.mass().milligrams()).sum();
+      // a fish is taken apart, then the next one; the last one may still lie there whole
+      int cut = grams.length - random.nextInt(2);
+      for (int f = 0; f < cut; f++) {
+        double loss = Math.max(0.002, 0.015 + 0.008 * random.nextGaussian());
+        double[] cutOff = new double[parts.size()];
+        double shared = random.nextGaussian();
+        for (int k = 0; k < cutOff.length; k++) {
+          double spread = parts.get(k).spread().milligrams() / planned;
+          double z = Math.sqrt(0.7) * shared + Math.sqrt(0.3) * random.nextGaussian();
+          double share = parts.get(k).mass().milligrams() / planned;
+          cutOff[k] = Math.max(share / 5, share + spread * z);
+        }
+        double factor = grams[f] * (1 - loss) / DoubleStream.of(cutOff).sum();
+        for (int k = 0; k < cutOff.length; k++) {
+          int read = (int) Math.rint(cutOff[k] * factor / 2) * 2;
+          lot.weigh(parts.get(k).slot().code(), f + 1, Math.max(2, read));
+        }
+      }
+      accused += Tally.search(lot.sheet(), TRAYS).isPresent() ? 1 : 0;
+    }
+    Reporter.log("accused %d of %d lots of unequal fish".formatted(accused, all), true);
+    assertTrue(accused <= all / 50, "accused " + accused);
   }
 
   /** Every question answered in any of the ways that are offered. */
