@@ -5,10 +5,12 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
+import org.springframework.resilience.annotation.EnableResilientMethods;
 
 /** Starts Mosaic Knife. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
+@EnableResilientMethods
 public class MosaicKnifeApplication {
 
   /**

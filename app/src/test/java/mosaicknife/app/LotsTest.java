@@ -25,7 +25,6 @@ import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.parts.PurposeAssigner;
 import mosaicknife.app.parts.Use;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.LotSheets;
@@ -94,7 +93,7 @@ public class LotsTest extends WithDatabase {
     List<Future<?>> sent = new ArrayList<>();
     Callable<Void> send =
         () -> {
-          as("tobiah", () -> SentTwice.survive(() -> bench.take(take)));
+          as("tobiah", () -> bench.take(take));
           return null;
         };
     for (int i = 0; i < 2; i++) {

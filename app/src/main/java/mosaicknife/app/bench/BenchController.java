@@ -19,7 +19,6 @@ import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.BenchStream;
 import mosaicknife.app.weighing.Entry;
@@ -113,11 +112,7 @@ class BenchController {
       Model model) {
     pages.fill(model, new Place(id, part, fish));
     if (htmx == null && person.may(Permission.WEIGH)) {
-      SentTwice.survive(
-          () -> {
-            notes.begin(id);
-            return id;
-          });
+      notes.begin(id);
     }
     response.addHeader("Vary", "HX-Request");
     return htmx == null ? "bench/bench" : "bench/bench :: sheet";
@@ -169,7 +164,7 @@ class BenchController {
   }
 
   private Weighed stored(Take take) {
-    return SentTwice.survive(() -> book.take(take));
+    return book.take(take);
   }
 
   /** What lies on the scale is taken once: the next weight needs it to be gone first. */
@@ -220,8 +215,7 @@ class BenchController {
           String name =
               weighing.isEmpty()
                   ? book.takeBack(id)
-                  : SentTwice.survive(
-                      () -> book.takeBack(id, own.orElseGet(UUID::randomUUID), weighing.get()));
+                  : book.takeBack(id, own.orElseGet(UUID::randomUUID), weighing.get());
           claims.release();
           answer.keepPart();
           return words.say("bench.said.taken-back", name);
@@ -240,14 +234,12 @@ class BenchController {
         answer.at(id, Optional.empty(), fish),
         () -> {
           Optional<String> next =
-              SentTwice.survive(
-                  () ->
-                      tallies.mend(
-                          id,
-                          ClientIds.of(own),
-                          line,
-                          cause,
-                          (sheet, e) -> Suspicion.reason(sheet, e, formats())));
+              tallies.mend(
+                  id,
+                  ClientIds.of(own),
+                  line,
+                  cause,
+                  (sheet, e) -> Suspicion.reason(sheet, e, formats()));
           next.ifPresent(answer::select);
           return next.isPresent()
               ? words.say("bench.said.put-it-on-the-scale")
@@ -264,7 +256,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.of(part), fish),
         () -> {
-          answer.select(SentTwice.survive(() -> parts.startRow(id, part)));
+          answer.select(parts.startRow(id, part));
           return words.say("bench.said.every-reading-is-one-portion");
         });
   }
@@ -280,11 +272,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.of(part), fish),
         () -> {
-          SentTwice.survive(
-              () -> {
-                notes.write(ClientIds.of(own), id, part, note);
-                return id;
-              });
+          notes.write(ClientIds.of(own), id, part, note);
           answer.keepPart();
           return words.say("bench.said.noted");
         });
@@ -300,7 +288,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
-          answer.select(SentTwice.survive(() -> parts.addPart(id, kind, parent)));
+          answer.select(parts.addPart(id, kind, parent));
           return words.say("bench.said.part-added-put-it-on");
         });
   }
@@ -327,7 +315,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
-          answer.select(SentTwice.survive(() -> parts.cutLike(id, part, like)));
+          answer.select(parts.cutLike(id, part, like));
           return words.say("bench.said.pieces-repeated");
         });
   }
@@ -377,7 +365,7 @@ class BenchController {
     return change(
         answer.at(id, Optional.empty(), fish),
         () -> {
-          Weighed moved = SentTwice.survive(() -> book.move(id, ClientIds.of(own), weighing, to));
+          Weighed moved = book.move(id, ClientIds.of(own), weighing, to);
           return words.say("bench.said.moved", formats().mass(moved.mass()), moved.part());
         });
   }

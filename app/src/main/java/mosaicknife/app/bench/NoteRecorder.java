@@ -15,6 +15,7 @@ import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.parts.LotPutBack;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Part;
 import org.springframework.context.ApplicationEventPublisher;
@@ -73,6 +74,7 @@ public class NoteRecorder {
    * @param typed what was typed
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public void write(UUID id, long lotId, String slot, String typed) {
     Lot lot = lots.get(lotId);
     String text = PlainText.needed(typed, LONGEST, "note", FieldName.NOTE);
@@ -120,6 +122,7 @@ public class NoteRecorder {
    * @param lotId the lot number
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public void begin(long lotId) {
     if (openings.findById(lotId).isEmpty()) {
       openings.saveAndFlush(new OpeningEntity(lotId, current.get().id(), clock.instant()));

@@ -15,7 +15,6 @@ import mosaicknife.app.house.Supplier;
 import mosaicknife.app.house.SupplierEditor;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
@@ -215,7 +214,6 @@ class BuyController {
       @RequestParam LocalDate deliverOn,
       @RequestParam(name = "line") UUID clientId) {
     return "redirect:/buy/orders/"
-        + SentTwice.survive(
-            () -> plans.order(id, wish(typed), Optional.of(price), deliverOn, clientId));
+        + plans.order(id, wish(typed), Optional.of(price), deliverOn, clientId);
   }
 }

@@ -6,13 +6,15 @@ import java.util.List;
 import java.util.Map;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Csv;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Paper;
-import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Words;
-import mosaicknife.core.buying.Offer.Form;
+import mosaicknife.core.buying.Offer;
 import mosaicknife.core.finding.Finding;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -21,7 +23,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Order sheets: on screen, on paper, as a table. */
 @Controller
@@ -83,7 +84,7 @@ class OrderController {
             "price per kg",
             "currency"));
     for (OrderLine line : order.lines()) {
-      boolean fillet = line.form() == Form.FILLET;
+      boolean fillet = line.form() == Offer.Form.FILLET;
       rows.add(
           List.of(
               order.id(),
@@ -102,19 +103,14 @@ class OrderController {
   }
 
   @PostMapping("/buy/orders/{id}")
-  String change(
+  @Form("/buy/orders/{id}")
+  Done change(
       @PathVariable long id,
       @RequestParam int version,
       @RequestParam LocalDate deliverOn,
-      @RequestParam(defaultValue = "") String note,
-      RedirectAttributes later) {
-    try {
-      orders.change(id, version, deliverOn, note);
-    } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("typedNote", note);
-    }
-    return "redirect:/buy/orders/" + id;
+      Sent sent) {
+    orders.change(id, version, deliverOn, sent.text("note"));
+    return Done.QUIETLY;
   }
 
   @PostMapping("/buy/orders/{id}/lines/{line}/off")

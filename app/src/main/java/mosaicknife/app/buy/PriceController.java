@@ -5,15 +5,15 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.UUID;
 import mosaicknife.app.buy.PriceKeeper.Confirmed;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.Typed;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.buying.Offer;
@@ -72,38 +72,21 @@ class PriceController {
   }
 
   @PostMapping("/buy/prices")
-  String look(
-      @RequestParam String supplier,
-      @RequestParam String validOn,
-      @RequestParam MultipartFile file,
-      RedirectAttributes later)
+  @Form(value = "/buy/prices", keeps = "typedList")
+  Done look(@RequestParam String supplier, @RequestParam MultipartFile file, Sent sent)
       throws IOException {
-    try {
-      UUID id = prices.look(supplier, Typed.day(validOn, "validOn"), text(file.getBytes()));
-      return "redirect:/buy/prices/look/" + id;
-    } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("typedSupplier", supplier);
-      return "redirect:/buy/prices";
-    }
+    UUID id = prices.look(supplier, sent.day("validOn"), text(file.getBytes()));
+    return Done.QUIETLY.on("/buy/prices/look/" + id);
   }
 
   /** A price somebody said: looked at like a list of one row, of today. */
   @PostMapping("/buy/prices/heard")
-  String heard(
-      @RequestParam(defaultValue = "") String supplier,
-      @RequestParam(defaultValue = "") String fish,
-      @RequestParam(defaultValue = "") String price,
-      RedirectAttributes later) {
-    try {
-      String list = "fish;price\n%s;%s\n".formatted(quoted(fish), quoted(price));
-      return "redirect:/buy/prices/look/" + prices.look(supplier, houses.today(), list);
-    } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute(
-          "typedHeard", new HashMap<>(Map.of("supplier", supplier, "fish", fish, "price", price)));
-      return "redirect:/buy/prices";
-    }
+  @Form(value = "/buy/prices", keeps = "typedHeard")
+  Done heard(Sent sent) {
+    String list =
+        "fish;price\n%s;%s\n".formatted(quoted(sent.text("fish")), quoted(sent.text("price")));
+    UUID id = prices.look(sent.text("supplier"), houses.today(), list);
+    return Done.QUIETLY.on("/buy/prices/look/" + id);
   }
 
   private static String quoted(String cell) {

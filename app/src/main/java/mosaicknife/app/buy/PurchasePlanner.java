@@ -9,6 +9,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.catalogue.HouseOptions;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.breakdown.HouseNorms;
@@ -109,6 +110,7 @@ public class PurchasePlanner {
    */
   @PreAuthorize("hasAuthority('BUY') and @here.of('DISH', #dishId)")
   @Transactional
+  @SentTwice
   public long order(
       long dishId, PlanWish wish, Optional<Long> price, LocalDate deliverOn, UUID clientId) {
     Plan plan = plan(dishId, wish);

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.catalogue.CatalogueEditor.Imported;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
@@ -135,25 +137,18 @@ class CatalogueController {
   }
 
   @PostMapping("/catalogue/fish/{code}/shipped")
-  String backToShipped(@PathVariable String code, RedirectAttributes later) {
-    Species species = species(code);
-    later.addFlashAttribute("done", words.say("catalogue.said.back-to-the-fish-as"));
-    book.backToShipped(species.code());
-    return "redirect:/catalogue/fish/" + species.code();
+  @Form("/catalogue/fish/{code}")
+  Done backToShipped(@PathVariable String code) {
+    book.backToShipped(species(code).code());
+    return Done.said("catalogue.said.back-to-the-fish-as");
   }
 
   @PostMapping("/catalogue/fish/{code}/remove")
-  String remove(@PathVariable String code, RedirectAttributes later) {
+  @Form("/catalogue/fish/{code}")
+  Done remove(@PathVariable String code) {
     Species species = species(code);
-    try {
-      book.remove(species.code());
-    } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", words.say(refusal));
-      return "redirect:/catalogue/fish/" + species.code();
-    }
-    later.addFlashAttribute(
-        "done", words.say("catalogue.said.is-out-of-the-catalogue", species.name()));
-    return "redirect:/catalogue";
+    book.remove(species.code());
+    return Done.said("catalogue.said.is-out-of-the-catalogue", species.name()).on("/catalogue");
   }
 
   @GetMapping("/catalogue/plans")

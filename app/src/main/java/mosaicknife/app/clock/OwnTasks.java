@@ -11,6 +11,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.clock.Hands;
 import mosaicknife.core.clock.Skill;
 import mosaicknife.core.clock.Task;
@@ -59,6 +60,7 @@ public class OwnTasks implements TaskSource {
    * @throws Refusal if it would have to be over already, or has no name
    */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.at(#wish.venue())")
+  @SentTwice
   public void add(UUID clientId, Wish wish) {
     houses.getVenue(wish.venue());
     String name = PlainText.needed(wish.name(), LONGEST_NAME, "name", FieldName.NAME);

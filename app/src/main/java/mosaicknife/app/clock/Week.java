@@ -3,10 +3,10 @@ package mosaicknife.app.clock;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.EnumSet;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Sent;
 
 /** Days of the week as a row keeps them, and as a form sends them. */
 final class Week {
@@ -26,10 +26,10 @@ final class Week {
   }
 
   /** The days whose boxes are ticked; none is refused. */
-  static Set<DayOfWeek> typed(Map<String, String> typed) {
+  static Set<DayOfWeek> typed(Sent sent) {
     Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
     for (DayOfWeek day : DayOfWeek.values()) {
-      if (typed.containsKey("day-" + day.getValue())) {
+      if (sent.has("day-" + day.getValue())) {
         days.add(day);
       }
     }

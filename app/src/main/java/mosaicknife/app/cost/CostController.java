@@ -12,12 +12,11 @@ import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.ApartWords;
-import mosaicknife.app.shared.FormReply;
-import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.Typed;
-import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.lot.LotSheet;
@@ -25,14 +24,12 @@ import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.PriceText;
-import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The Cost station. */
 @Controller
@@ -45,21 +42,15 @@ class CostController {
   private final LarderBook larder;
   private final HouseSettings houses;
   private final DishCosts dishes;
-  private final FormReply reply;
-  private final Words words;
 
   CostController(
       LotSheets sheets,
       LotRegister lots,
       LarderBook larder,
       HouseSettings houses,
-      DishCosts dishes,
-      FormReply reply,
-      Words words) {
-    this.reply = reply;
+      DishCosts dishes) {
     this.dishes = dishes;
     this.larder = larder;
-    this.words = words;
     this.sheets = sheets;
     this.lots = lots;
     this.houses = houses;
@@ -93,16 +84,16 @@ class CostController {
             .map(price -> price.amount().toPlainString())
             .orElse(""));
     model.addAttribute("mosaic", LotMosaic.of(sheet, Size.SMALL, formats));
-    model.addAttribute("portion", portionText(model, sheet, formats));
-    Object freight = model.getAttribute("typedFreight");
-    model.addAttribute("freight", freight != null ? freight : freightText(sheet));
+    model.addAttribute(
+        "portion",
+        typed(model, "portion").orElseGet(() -> formats.mass(sheet.plates().serving().target())));
+    model.addAttribute("freight", typed(model, "freight").orElseGet(() -> freightText(sheet)));
     return "cost/cost";
   }
 
   /** What was typed and refused stays in the field. */
-  private static Object portionText(Model model, LotSheet sheet, Formats formats) {
-    Object typed = model.getAttribute("typedPortion");
-    return typed != null ? typed : formats.mass(sheet.plates().serving().target());
+  private static Optional<String> typed(Model model, String field) {
+    return Sent.kept(model, "typedCost").map(typed -> typed.get(field));
   }
 
   /** To the minor unit: by kilogram it is kept with more digits. */
@@ -129,47 +120,28 @@ class CostController {
   }
 
   @PostMapping("/cost/{id}")
-  String change(
+  @Form(value = "/cost/{id}", keeps = "typedCost")
+  Done change(
       @PathVariable long id,
       @RequestParam int version,
       @RequestParam CostingMethod method,
-      @RequestParam String portion,
-      @RequestParam(required = false) String freight,
-      RedirectAttributes later) {
-    try {
-      lots.costBy(
-          id,
-          version,
-          method,
-          portion(id, portion),
-          Optional.ofNullable(freight).map(text -> freight(text, id)));
-    } catch (Refusal | QuantityFormatException refusal) {
-      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
-        throw missing;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("typedPortion", portion);
-      later.addFlashAttribute("typedFreight", freight);
-    }
-    return "redirect:/cost/" + id;
+      Sent sent) {
+    lots.costBy(
+        id,
+        version,
+        method,
+        portion(id, sent.text("portion")),
+        sent.has("freight") ? Optional.of(freight(sent.text("freight"), id)) : Optional.empty());
+    return Done.QUIETLY;
   }
 
   @PostMapping("/cost/{id}/price")
-  String price(
-      @PathVariable long id,
-      @RequestParam int version,
-      @RequestParam(defaultValue = "") String price,
-      RedirectAttributes later) {
+  @Form(value = "/cost/{id}", keeps = "typedPrice")
+  Done price(@PathVariable long id, @RequestParam int version, Sent sent) {
     Formats formats = houses.house().formats();
-    return reply.after(
-        new Form("/cost/" + id, "typedPrice", Map.of("price", price)),
-        later,
-        () -> {
-          lots.price(
-              id,
-              version,
-              PriceText.parse(price, formats.system().large(), formats.currency()).price());
-          return words.say("cost.said.price-kept");
-        });
+    PriceText price =
+        PriceText.parse(sent.text("price"), formats.system().large(), formats.currency());
+    lots.price(id, version, price.price());
+    return Done.said("cost.said.price-kept");
   }
 }

@@ -26,12 +26,13 @@ import mosaicknife.app.picture.FishPicture.Standing;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.shared.ApartWords;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
-import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.ServingForm;
 import mosaicknife.app.shared.TakesLong;
-import mosaicknife.app.shared.Words;
 import mosaicknife.app.use.UsualPurposes;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
@@ -39,7 +40,6 @@ import mosaicknife.core.lot.Destination;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.portion.Serving;
-import mosaicknife.core.quantity.QuantityFormatException;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -47,7 +47,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The Cut plan station. Every change comes back to the same page, with a sentence if refused. */
 @Controller
@@ -68,8 +67,6 @@ class PlanController {
   private final CurrentPerson current;
   private final Paper paper;
 
-  private final Words words;
-
   PlanController(
       LotSheets sheets,
       OptionChooser options,
@@ -84,9 +81,7 @@ class PlanController {
       CatalogueEditor catalogue,
       HouseSettings houses,
       CurrentPerson current,
-      Paper paper,
-      Words words) {
-    this.words = words;
+      Paper paper) {
     this.sheets = sheets;
     this.options = options;
     this.houseOptions = houseOptions;
@@ -119,13 +114,19 @@ class PlanController {
     model.addAttribute("preWorkDone", preWork.of(id));
     model.addAttribute("ways", ways.of(sheet.lot().species()));
     model.addAttribute("servings", Serving.Form.values());
-    if (!model.containsAttribute("typedServing")) {
-      Serving serving = sheet.plates().serving();
-      model.addAttribute(
-          "typedServing",
-          new ServingForm(
-              formats.mass(serving.target()), serving.form().name(), "" + serving.count()));
-    }
+    Serving serving = sheet.plates().serving();
+    model.addAttribute(
+        "typedServing",
+        Sent.kept(model, "typedServing")
+            .map(
+                typed ->
+                    new ServingForm(typed.get("portion"), typed.get("form"), typed.get("pieces")))
+            .orElseGet(
+                () ->
+                    new ServingForm(
+                        formats.mass(serving.target()),
+                        serving.form().name(),
+                        "" + serving.count())));
     model.addAttribute("size", WayKeeper.sizeOf(sheet.lot()));
     model.addAttribute("division", divisions.of(sheet.lot()));
     model.addAttribute("newId", UUID.randomUUID());
@@ -182,54 +183,46 @@ class PlanController {
   }
 
   @PostMapping("/plan/{id}/options/{option}")
-  String choose(
-      @PathVariable long id,
-      @PathVariable String option,
-      @RequestParam String choice,
-      @RequestParam(defaultValue = "") String reason,
-      RedirectAttributes later) {
-    return change(id, "#option-" + option, later, () -> options.choose(id, option, choice, reason));
+  @Form("/plan/{id}")
+  Done choose(@PathVariable long id, @PathVariable String option, Sent sent) {
+    options.choose(id, option, sent.text("choice"), sent.text("reason"));
+    return at(id, "#option-" + option);
+  }
+
+  /** Where it was done; what is refused is said on top. */
+  private static Done at(long id, String place) {
+    return Done.QUIETLY.on("/plan/" + id + place);
   }
 
   @PostMapping("/plan/{id}/options/{option}/house")
-  String makeHouseAnswer(
-      @PathVariable long id,
-      @PathVariable String option,
-      @RequestParam(defaultValue = "") String reason,
-      RedirectAttributes later) {
-    return change(
-        id, "#option-" + option, later, () -> options.makeHouseAnswer(id, option, reason));
+  @Form("/plan/{id}")
+  Done makeHouseAnswer(@PathVariable long id, @PathVariable String option, Sent sent) {
+    options.makeHouseAnswer(id, option, sent.text("reason"));
+    return at(id, "#option-" + option);
   }
 
   @PostMapping("/plan/{id}/parts/{slot}")
-  String assign(
+  @Form("/plan/{id}")
+  Done assign(
       @PathVariable long id,
       @PathVariable String slot,
       @RequestParam int version,
       @RequestParam Optional<Purpose> purpose,
-      @RequestParam(defaultValue = "") String becomes,
       @RequestParam(defaultValue = "0") long venue,
-      RedirectAttributes later) {
+      Sent sent) {
     Optional<Long> to = venue == 0 ? Optional.empty() : Optional.of(venue);
-    return change(
-        id, "#tile-" + slot, later, () -> purposes.plan(id, slot, version, purpose, becomes, to));
+    purposes.plan(id, slot, version, purpose, sent.text("becomes"), to);
+    return at(id, "#tile-" + slot);
   }
 
   /** What one portion is; what was typed and refused stays in the field. */
   @PostMapping("/plan/{id}/portion")
-  String portion(@PathVariable long id, ServingForm typed, RedirectAttributes later) {
-    try {
-      Serving before = sheets.get(id).plates().serving();
-      purposes.serve(
-          id, typed.understood(before.tolerance(), before.filled(), houses.house().formats()));
-    } catch (Refusal | QuantityFormatException refusal) {
-      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
-        throw missing;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("typedServing", typed);
-    }
-    return "redirect:/plan/" + id;
+  @Form(value = "/plan/{id}", keeps = "typedServing")
+  Done portion(@PathVariable long id, ServingForm typed) {
+    Serving before = sheets.get(id).plates().serving();
+    purposes.serve(
+        id, typed.understood(before.tolerance(), before.filled(), houses.house().formats()));
+    return Done.QUIETLY;
   }
 
   /**
@@ -237,44 +230,43 @@ class PlanController {
    * kind.
    */
   @PostMapping("/plan/{id}/parts/{slot}/pieces")
-  String pieces(
+  @Form("/plan/{id}")
+  Done pieces(
       @PathVariable long id,
       @PathVariable String slot,
       @RequestParam(defaultValue = "") List<String> kind,
-      @RequestParam(defaultValue = "") List<String> without,
-      RedirectAttributes later) {
-    return change(id, "#tile-" + slot, later, () -> pieces.cut(id, slot, kind, without));
+      @RequestParam(defaultValue = "") List<String> without) {
+    pieces.cut(id, slot, kind, without);
+    return at(id, "#tile-" + slot);
   }
 
   @PostMapping("/plan/{id}/usual")
-  String usual(@PathVariable long id, RedirectAttributes later) {
-    return change(id, "#tiles", later, () -> usual.ofAll(id));
+  @Form("/plan/{id}")
+  Done usual(@PathVariable long id) {
+    usual.ofAll(id);
+    return at(id, "#tiles");
   }
 
   @PostMapping("/plan/{id}/ways")
-  String saveWay(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String name,
-      RedirectAttributes later) {
-    return change(
-        id,
-        "#ways",
-        later,
-        () -> {
-          LotSheet sheet = sheets.get(id);
-          ways.save(sheet.lot(), sheet.plan().choices(), name);
-          later.addFlashAttribute("done", words.say("cutplan.said.saved-the-next-lot-of"));
-        });
+  @Form("/plan/{id}")
+  Done saveWay(@PathVariable long id, Sent sent) {
+    LotSheet sheet = sheets.get(id);
+    ways.save(sheet.lot(), sheet.plan().choices(), sent.text("name"));
+    return Done.said("cutplan.said.saved-the-next-lot-of").on("/plan/" + id + "#ways");
   }
 
   @PostMapping("/plan/{id}/ways/{way}/follow")
-  String follow(@PathVariable long id, @PathVariable long way, RedirectAttributes later) {
-    return change(id, "", later, () -> options.follow(id, way));
+  @Form("/plan/{id}")
+  Done follow(@PathVariable long id, @PathVariable long way) {
+    options.follow(id, way);
+    return Done.QUIETLY;
   }
 
   @PostMapping("/plan/{id}/ways/{way}/forget")
-  String forget(@PathVariable long id, @PathVariable long way, RedirectAttributes later) {
-    return change(id, "#ways", later, () -> ways.forget(way));
+  @Form("/plan/{id}")
+  Done forget(@PathVariable long id, @PathVariable long way) {
+    ways.forget(way);
+    return at(id, "#ways");
   }
 
   @TakesLong
@@ -290,18 +282,5 @@ class PlanController {
     model.put("plan", view(sheet));
     model.put("drawing", drawing(sheet));
     return paper.sheet("cutplan/cut-sheet", model, "cut-sheet-" + id + ".pdf");
-  }
-
-  private String change(long id, String at, RedirectAttributes later, Runnable work) {
-    try {
-      work.run();
-    } catch (Refusal refusal) {
-      if (refusal.kind() == Refusal.Kind.MISSING) {
-        throw refusal;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      return "redirect:/plan/" + id;
-    }
-    return "redirect:/plan/" + id + at;
   }
 }

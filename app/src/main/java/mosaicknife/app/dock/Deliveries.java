@@ -3,7 +3,6 @@ package mosaicknife.app.dock;
 import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.lot.Delivery;
 import mosaicknife.app.lot.LotRegister;
-import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Ordered;
 import org.springframework.stereotype.Component;
@@ -28,7 +27,7 @@ public class Deliveries {
    * @throws mosaicknife.app.shared.Refusal if it cannot be right
    */
   public Lot receive(Delivery delivery) {
-    Lot lot = SentTwice.survive(() -> lots.receive(delivery));
+    Lot lot = lots.receive(delivery);
     lot.arrival().orderLine().stream()
         .boxed()
         .flatMap(line -> orders.findByLine(line).stream())

@@ -2,10 +2,8 @@ package mosaicknife.app.dock;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.Base64;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -16,16 +14,17 @@ import mosaicknife.app.lot.Evidence;
 import mosaicknife.app.lot.EvidenceFiler;
 import mosaicknife.app.lot.LotInspector;
 import mosaicknife.app.lot.LotRegister;
-import mosaicknife.app.shared.ClientIds;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.TakesLong;
+import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.Saying;
-import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Sign;
 import org.springframework.http.ContentDisposition;
@@ -41,7 +40,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** What is done with a lot at the dock: inspect, measure, prove, claim. */
 @Controller
@@ -102,77 +100,34 @@ class LotController {
   }
 
   @PostMapping("/dock/{id}/inspect")
-  String inspect(
-      @PathVariable long id, @RequestParam Map<String, String> typed, RedirectAttributes later) {
-    try {
-      Fitness decision =
-          Arrays.stream(Fitness.values())
-              .filter(f -> f.name().equals(typed.get("decision")))
-              .findFirst()
-              .orElseThrow(
-                  () -> Refusal.ofField("decision", "dock.problem.what-may-it-become-the"));
-      SentTwice.survive(
-          () -> {
-            inspections.inspect(
-                id,
-                ClientIds.of(typed.get("id")),
-                grades(typed),
-                decision,
-                typed.getOrDefault("reason", ""));
-            return id;
-          });
-      later.addFlashAttribute("done", words.say("dock.said.inspected", decision));
-    } catch (Refusal refusal) {
-      if (refusal.kind() == Refusal.Kind.MISSING) {
-        throw refusal;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("typedSigns", new HashMap<>(typed));
-    }
-    return "redirect:/dock/" + id + "#inspect";
+  @Form(value = "/dock/{id}#inspect", keeps = "typedSigns")
+  Done inspect(@PathVariable("id") long lot, Sent sent) {
+    Fitness decision =
+        Typed.choice(Fitness.values(), sent.text("decision"))
+            .orElseThrow(() -> Refusal.ofField("decision", "dock.problem.what-may-it-become-the"));
+    inspections.inspect(lot, sent.own(), grades(sent.typed()), decision, sent.text("reason"));
+    return Done.said("dock.said.inspected", decision);
   }
 
   @PostMapping("/dock/{id}/fish")
-  String measure(
-      @PathVariable long id, @ModelAttribute MeasureForm form, RedirectAttributes later) {
-    try {
-      inspections.measure(id, form.understood(formats()));
-      later.addFlashAttribute("done", words.say("dock.said.the-fish-are-kept-one"));
-    } catch (Refusal refusal) {
-      if (refusal.kind() == Refusal.Kind.MISSING) {
-        throw refusal;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("typedFish", form.fish());
-    }
-    return "redirect:/dock/" + id + "#fish";
+  @Form(value = "/dock/{id}#fish", keeps = "typedFish")
+  Done measure(@PathVariable long id, @ModelAttribute MeasureForm form) {
+    inspections.measure(id, form.understood(formats()));
+    return Done.said("dock.said.the-fish-are-kept-one");
   }
 
   @PostMapping("/dock/{id}/evidence")
-  String addEvidence(
-      @PathVariable long id,
-      @RequestParam(name = "id", required = false) String clientId,
+  @Form("/dock/{id}#evidence")
+  Done addEvidence(
+      @PathVariable("id") long lot,
       @RequestParam Evidence.Kind kind,
       @RequestParam(required = false) Set<Saying> shows,
       @RequestParam MultipartFile file,
-      RedirectAttributes later)
+      Sent sent)
       throws IOException {
-    try {
-      evidence.add(
-          id,
-          ClientIds.of(clientId),
-          kind,
-          shows == null ? Set.of() : shows,
-          file.getOriginalFilename(),
-          file.getBytes());
-      later.addFlashAttribute("done", words.say("dock.said.kept-with-the-lot"));
-    } catch (Refusal refusal) {
-      if (refusal.kind() == Refusal.Kind.MISSING) {
-        throw refusal;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-    }
-    return "redirect:/dock/" + id + "#evidence";
+    Set<Saying> shown = shows == null ? Set.of() : shows;
+    evidence.add(lot, sent.own(), kind, shown, file.getOriginalFilename(), file.getBytes());
+    return Done.said("dock.said.kept-with-the-lot");
   }
 
   @GetMapping("/dock/{id}/evidence/{number}")
@@ -194,50 +149,22 @@ class LotController {
   }
 
   @PostMapping("/dock/{id}/claims")
-  String claim(@PathVariable long id, @ModelAttribute ClaimForm form, RedirectAttributes later) {
-    try {
-      ClaimSettler.Asked asked = form.understood(formats());
-      SentTwice.survive(() -> claims.ask(id, asked));
-      later.addFlashAttribute("done", words.say("dock.said.the-claim-is-made-print"));
-    } catch (Refusal | QuantityFormatException refusal) {
-      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
-        throw missing;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute(
-          "typedClaim",
-          new HashMap<>(
-              Map.of(
-                  "kind", text(form.kind()),
-                  "mass", text(form.mass()),
-                  "amount", text(form.amount()),
-                  "reason", text(form.reason()))));
-    }
-    return "redirect:/dock/" + id + "#claims";
-  }
-
-  private static String text(String typed) {
-    return typed == null ? "" : typed;
+  @Form(value = "/dock/{id}#claims", keeps = "typedClaim")
+  Done claim(@PathVariable long id, @ModelAttribute ClaimForm form) {
+    claims.ask(id, form.understood(formats()));
+    return Done.said("dock.said.the-claim-is-made-print");
   }
 
   @PostMapping("/dock/{id}/claims/{claim}")
-  String settle(
+  @Form("/dock/{id}#claims")
+  Done settle(
       @PathVariable long id,
       @PathVariable long claim,
       @RequestParam int version,
       @RequestParam Claim.Status status,
-      @RequestParam String amount,
-      RedirectAttributes later) {
-    try {
-      claims.settle(id, claim, version, status, ClaimForm.money(amount, formats()));
-      later.addFlashAttribute("done", words.say("dock.said.claim-" + status));
-    } catch (Refusal refusal) {
-      if (refusal.kind() == Refusal.Kind.MISSING) {
-        throw refusal;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-    }
-    return "redirect:/dock/" + id + "#claims";
+      @RequestParam String amount) {
+    claims.settle(id, claim, version, status, ClaimForm.money(amount, formats()));
+    return Done.said("dock.said.claim-" + status);
   }
 
   /** It shows the price, so it is for those who see costs. */

@@ -18,7 +18,6 @@ import mosaicknife.app.lot.LotLine;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.ClientIds;
 import mosaicknife.app.shared.Paged;
-import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.LotSheets;
@@ -196,7 +195,7 @@ class LotApi {
   @Operation(summary = "Take a weight")
   LotJson take(@PathVariable long id, @RequestBody WeighingJson weighing) {
     Take take = weighing.toTake(id);
-    SentTwice.survive(() -> bench.take(take));
+    bench.take(take);
     return get(id);
   }
 }

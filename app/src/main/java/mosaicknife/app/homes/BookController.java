@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Words;
@@ -114,10 +116,10 @@ class BookController {
   }
 
   @PostMapping("/uses/book/{code:[a-z0-9-]{1,60}}/retire")
-  String retire(@PathVariable String code, RedirectAttributes later) {
+  @Form("/uses/book")
+  Done retire(@PathVariable String code) {
     FishUse use = book.get(code);
     book.retire(code);
-    later.addFlashAttribute("done", words.say("homes.said.use-retired", use.name()));
-    return "redirect:/uses/book";
+    return Done.said("homes.said.use-retired", use.name());
   }
 }

@@ -2,7 +2,6 @@ package mosaicknife.app.homes;
 
 import java.time.LocalTime;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,18 +13,17 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.homes.Makings.Choice;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.shared.ClientIds;
-import mosaicknife.app.shared.FormReply;
-import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
 import mosaicknife.core.use.Hand;
@@ -39,7 +37,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The uses of the whole house. */
 @Controller
@@ -59,7 +56,6 @@ class HomesController {
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final HouseSettings houses;
-  private final FormReply reply;
   private final Words words;
 
   HomesController(
@@ -73,7 +69,6 @@ class HomesController {
       PeopleRegister people,
       CurrentPerson current,
       HouseSettings houses,
-      FormReply reply,
       Words words) {
     this.planner = planner;
     this.desk = desk;
@@ -85,7 +80,6 @@ class HomesController {
     this.people = people;
     this.current = current;
     this.houses = houses;
-    this.reply = reply;
     this.words = words;
   }
 
@@ -171,18 +165,11 @@ class HomesController {
   }
 
   @PostMapping("/uses/accept")
-  String accept(
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") List<String> making,
-      RedirectAttributes later) {
-    return reply.after(
-        new Form("/uses", "typed", Map.of()),
-        later,
-        () -> {
-          List<Choice> choices = making.stream().map(HomesController::choice).toList();
-          makings.accept(ClientIds.of(id), choices);
-          return words.say("homes.said.accepted", choices.size());
-        });
+  @Form("/uses")
+  Done accept(@RequestParam(defaultValue = "") List<String> making, Sent sent) {
+    List<Choice> choices = making.stream().map(HomesController::choice).toList();
+    makings.accept(sent.own(), choices);
+    return Done.said("homes.said.accepted", choices.size());
   }
 
   private static Choice choice(String sent) {
@@ -212,65 +199,44 @@ class HomesController {
 
   /** Somebody knows better: these grams become that. */
   @PostMapping("/uses/decide")
-  String decide(
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String part,
-      @RequestParam(defaultValue = "") String use,
-      @RequestParam(defaultValue = "") String venue,
-      @RequestParam(defaultValue = "") String amount,
-      @RequestParam(defaultValue = "") String units,
-      RedirectAttributes later) {
-    Map<String, String> typed = Map.of("part", part, "use", use, "amount", amount, "units", units);
-    return reply.after(
-        new Form("/uses#parts", "typedPart", typed),
-        later,
-        () -> {
-          makings.decide(
-              ClientIds.of(id),
-              use,
-              Typed.id(venue, "venue"),
-              part(part),
-              mass(amount),
-              units.isBlank()
-                  ? OptionalInt.empty()
-                  : OptionalInt.of(Typed.count(units, 1, MOST, "units")));
-          return words.say("homes.said.decided");
-        });
-  }
-
-  private Optional<Mass> mass(String typed) {
-    return Optional.of(typed.strip())
-        .filter(text -> !text.isEmpty())
-        .map(text -> MassText.parse(text, formats().system().small()).mass());
+  @Form(value = "/uses#parts", keeps = "typedPart")
+  Done decide(Sent sent) {
+    makings.decide(
+        sent.own(),
+        sent.text("use"),
+        sent.id("venue"),
+        part(sent.text("part")),
+        sent.given("amount", sent::mass),
+        sent.given("units", field -> sent.count(field, 1, MOST))
+            .map(OptionalInt::of)
+            .orElseGet(OptionalInt::empty));
+    return Done.said("homes.said.decided");
   }
 
   /** What a venue takes and has room for: only what was changed is written down. */
   @PostMapping("/uses/wants")
-  String wants(@RequestParam Map<String, String> typed, RedirectAttributes later) {
-    return reply.after(
-        new Form("/uses#wants", "typedWants", new HashMap<>(typed)),
-        later,
-        () -> {
-          Map<Long, UseBook.Room> before = book.rooms();
-          List<Runnable> changes = new ArrayList<>();
-          typed.forEach(
-              (field, text) -> {
-                String[] names = field.split("@", -1);
-                if (names.length == 2 && names[0].equals("last") && !text.isBlank()) {
-                  LocalTime time = Typed.time(text, field);
-                  long venue = Typed.id(names[1], field);
-                  if (!before.get(venue).lastHour().equals(Optional.of(time))) {
-                    changes.add(() -> book.lastHour(venue, time));
-                  }
-                } else if (names.length == 3 && !text.isBlank()) {
-                  int amount = Typed.count(text, 0, MOST, field);
-                  long venue = Typed.id(names[2], field);
-                  changes.add(() -> keep(names[0], names[1], venue, amount, before));
+  @Form(value = "/uses#wants", keeps = "typedWants")
+  Done wants(Sent sent) {
+    Map<Long, UseBook.Room> before = book.rooms();
+    List<Runnable> changes = new ArrayList<>();
+    sent.typed()
+        .forEach(
+            (field, text) -> {
+              String[] names = field.split("@", -1);
+              if (names.length == 2 && names[0].equals("last") && !text.isBlank()) {
+                LocalTime time = sent.time(field);
+                long venue = Typed.id(names[1], field);
+                if (!before.get(venue).lastHour().equals(Optional.of(time))) {
+                  changes.add(() -> book.lastHour(venue, time));
                 }
-              });
-          changes.forEach(Runnable::run);
-          return words.say("homes.said.wants-saved");
-        });
+              } else if (names.length == 3 && !text.isBlank()) {
+                int amount = sent.count(field, 0, MOST);
+                long venue = Typed.id(names[2], field);
+                changes.add(() -> keep(names[0], names[1], venue, amount, before));
+              }
+            });
+    changes.forEach(Runnable::run);
+    return Done.said("homes.said.wants-saved");
   }
 
   private void keep(

@@ -23,6 +23,7 @@ import mosaicknife.app.parts.Use;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.cost.Outlay;
@@ -309,6 +310,7 @@ public class Makings {
    * @throws Refusal if it was made or dropped already, or less of a part is there
    */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('MAKING', #id)")
+  @SentTwice
   public String made(long id, Made made) {
     return made(id, made, Optional.empty());
   }

@@ -1,51 +1,45 @@
 package mosaicknife.app.house;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.DayOfWeek;
 import java.time.ZoneId;
-import java.util.HashMap;
-import java.util.Map;
 import mosaicknife.app.device.Scale;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
-import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Season.Hemisphere;
 import mosaicknife.core.cost.CostingMethod;
 import mosaicknife.core.quantity.UnitSystem;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The House station, but for its people: name and units, venues, trays and scale, suppliers. */
 @Controller
 class HouseController {
+
+  private static final Done SAVED = Done.said("house.said.saved");
 
   private final HouseSettings houses;
   private final SupplierEditor suppliers;
   private final TrayEditor trays;
   private final Upkeep upkeep;
   private final Scale scale;
-  private final Words words;
 
   HouseController(
       HouseSettings houses,
       SupplierEditor suppliers,
       TrayEditor trays,
       Upkeep upkeep,
-      Scale scale,
-      Words words) {
+      Scale scale) {
     this.upkeep = upkeep;
     this.houses = houses;
     this.suppliers = suppliers;
     this.trays = trays;
     this.scale = scale;
-    this.words = words;
   }
 
   /** The first section that the sous chef and the owner share. */
@@ -65,9 +59,10 @@ class HouseController {
   }
 
   @PostMapping("/house/units")
-  String change(@ModelAttribute HouseForm form, RedirectAttributes later) {
+  @Form("/house/units")
+  Done change(@ModelAttribute HouseForm form) {
     houses.change(form);
-    return saved("units", later);
+    return SAVED;
   }
 
   @GetMapping("/house/venues")
@@ -77,9 +72,10 @@ class HouseController {
   }
 
   @PostMapping("/house/venues")
-  String addVenue(@RequestParam String name, RedirectAttributes later) {
+  @Form("/house/venues")
+  Done addVenue(@RequestParam String name) {
     houses.addVenue(name);
-    return saved("venues", later);
+    return SAVED;
   }
 
   @GetMapping("/house/trays")
@@ -90,15 +86,17 @@ class HouseController {
   }
 
   @PostMapping("/house/trays")
-  String addTray(@RequestParam String name, @RequestParam String mass, RedirectAttributes later) {
+  @Form("/house/trays")
+  Done addTray(@RequestParam String name, @RequestParam String mass) {
     trays.add(name, mass);
-    return saved("trays", later);
+    return SAVED;
   }
 
   @PostMapping("/house/trays/{id}/away")
-  String putTrayAway(@PathVariable long id, RedirectAttributes later) {
+  @Form("/house/trays")
+  Done putTrayAway(@PathVariable long id) {
     trays.putAway(id);
-    return saved("trays", later);
+    return SAVED;
   }
 
   @GetMapping("/house/suppliers")
@@ -109,16 +107,16 @@ class HouseController {
   }
 
   @PostMapping("/house/suppliers")
-  String addSupplier(@RequestParam String name, RedirectAttributes later) {
-    long id = suppliers.add(name);
-    return saved("suppliers", later) + "#supplier-" + id;
+  @Form("/house/suppliers")
+  Done addSupplier(@RequestParam String name) {
+    return SAVED.on("/house/suppliers#supplier-" + suppliers.add(name));
   }
 
   @PostMapping("/house/suppliers/{id}")
-  String changeSupplier(
-      @PathVariable long id, @ModelAttribute SupplierForm form, RedirectAttributes later) {
+  @Form("/house/suppliers")
+  Done changeSupplier(@PathVariable long id, @ModelAttribute SupplierForm form) {
     suppliers.change(id, form);
-    return saved("suppliers", later) + "#supplier-" + id;
+    return SAVED.on("/house/suppliers#supplier-" + id);
   }
 
   @GetMapping("/house/upkeep")
@@ -143,19 +141,4 @@ class HouseController {
 
   /** A backup as the page writes it. */
   record BackupRow(String at, String file, String megabytes, boolean encrypted) {}
-
-  private String saved(String section, RedirectAttributes later) {
-    later.addFlashAttribute("done", words.say("house.said.saved"));
-    return "redirect:/house/" + section;
-  }
-
-  /** A refused change shows its sentence in the same section, with what was typed. */
-  @ExceptionHandler(Refusal.class)
-  String refused(Refusal refusal, HttpServletRequest request, RedirectAttributes later) {
-    later.addFlashAttribute("sentence", words.say(refusal));
-    Map<String, String> typed = new HashMap<>();
-    request.getParameterMap().forEach((name, values) -> typed.put(name, values[0]));
-    later.addFlashAttribute("typed", typed);
-    return "redirect:/house/" + request.getRequestURI().split("/")[2];
-  }
 }

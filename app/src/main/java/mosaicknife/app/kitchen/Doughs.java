@@ -11,6 +11,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.pot.Thickener;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -84,6 +85,7 @@ class Doughs {
 
   /** Puts packs away; the day they keep until is worked out from how they lie. */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.at(#put.venue())")
+  @SentTwice
   public void put(UUID clientId, Put put) {
     houses.getVenue(put.venue());
     PlainText.needed(put.place(), LONGEST_PLACE, "place", FieldName.PLACE);
@@ -100,6 +102,7 @@ class Doughs {
 
   /** Takes packs; no more than there are. */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('DOUGH', #id)")
+  @SentTwice
   public void take(UUID clientId, long id, int packs) {
     doughs.lock(id);
     if (taken.existsByClientId(clientId)) {

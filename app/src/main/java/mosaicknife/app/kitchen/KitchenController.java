@@ -5,23 +5,19 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.lot.LotRegister;
-import mosaicknife.app.shared.ClientIds;
+import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.FieldName;
-import mosaicknife.app.shared.FormReply;
-import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
-import mosaicknife.app.shared.Typed;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.Words;
 import mosaicknife.core.anatomy.Eating;
 import mosaicknife.core.heat.Doneness;
@@ -30,8 +26,6 @@ import mosaicknife.core.heat.Reading;
 import mosaicknife.core.kitchen.Marinade;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.pot.Thickener;
-import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Limit;
 import org.springframework.stereotype.Controller;
@@ -39,8 +33,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Marinades, doneness and thickeners. */
 @Controller
@@ -54,7 +46,6 @@ class KitchenController {
   private final LotRegister lots;
   private final ColdChainKeeper limits;
   private final HouseSettings houses;
-  private final FormReply reply;
   private final Said said;
   private final Doughs doughs;
   private final Words words;
@@ -65,7 +56,6 @@ class KitchenController {
       LotRegister lots,
       ColdChainKeeper limits,
       HouseSettings houses,
-      FormReply reply,
       Said said,
       Doughs doughs,
       Words words,
@@ -74,7 +64,6 @@ class KitchenController {
     this.lots = lots;
     this.limits = limits;
     this.houses = houses;
-    this.reply = reply;
     this.said = said;
     this.doughs = doughs;
     this.words = words;
@@ -158,38 +147,30 @@ class KitchenController {
     return new Temperature(limits.limits().value(limit));
   }
 
-  private Soaks.Put put(Map<String, String> typed) {
-    Lot lot = lots.get(Typed.id(typed.getOrDefault("lot", ""), "lot"));
-    String thick = typed.getOrDefault("thickness", "").strip();
+  private Soaks.Put put(Sent sent) {
+    Lot lot = lots.get(sent.id("lot"));
+    Optional<BigDecimal> thick =
+        sent.given(
+            "thickness",
+            field -> sent.decimal(field, 1, BigDecimal.valueOf(2), BigDecimal.valueOf(200)));
     return new Soaks.Put(
-        soaks.marinade(typed.getOrDefault("marinade", "")).code(),
+        soaks.marinade(sent.text("marinade")).code(),
         lot.id(),
-        PlainText.needed(typed.getOrDefault("what", ""), LONGEST_WHAT, "what", FieldName.NAME),
-        thick.isEmpty()
-            ? Soaks.thickness(lot)
-            : Typed.decimal(thick, 1, BigDecimal.valueOf(2), BigDecimal.valueOf(200), "thickness"),
-        !thick.isEmpty(),
-        mass(typed.getOrDefault("weight", "")),
-        Typed.choice(Marinade.Vessel.values(), typed.getOrDefault("vessel", ""))
-            .orElseThrow(() -> Refusal.ofField("vessel", "shared.problem.not-chosen")));
-  }
-
-  private Mass mass(String typed) {
-    Mass mass = MassText.parse(typed, formats().system().small()).mass();
-    if (!mass.isPositive()) {
-      throw Refusal.ofField("weight", "larder.problem.nothing");
-    }
-    return mass;
+        PlainText.needed(sent.text("what"), LONGEST_WHAT, "what", FieldName.NAME),
+        thick.orElseGet(() -> Soaks.thickness(lot)),
+        thick.isPresent(),
+        sent.someMass("weight"),
+        sent.choice(Marinade.Vessel.values(), "vessel"));
   }
 
   /** How much of what, and for how long, while it is typed. */
   @GetMapping("/kitchen/marinade")
-  String marinade(@RequestParam Map<String, String> typed, Model model) {
+  String marinade(Sent sent, Model model) {
     return said.worked(
         model,
         "marinade",
         () -> {
-          Soaks.Put put = put(typed);
+          Soaks.Put put = put(sent);
           Marinade marinade = soaks.marinade(put.marinade());
           double thick = put.millimetres().doubleValue();
           Eating eating = lots.get(put.lot()).species().eating();
@@ -236,50 +217,32 @@ class KitchenController {
   }
 
   @PostMapping("/kitchen/soaks")
-  String soak(@RequestParam Map<String, String> typed, RedirectAttributes later) {
-    return reply.after(
-        new Form("/kitchen", "typed", new HashMap<>(typed)),
-        later,
-        () -> {
-          Soaks.Put put = put(typed);
-          UUID id = ClientIds.of(typed.getOrDefault("id", ""));
-          SentTwice.survive(
-              () -> {
-                soaks.put(id, put);
-                return id;
-              });
-          return words.say("kitchen.said.is-in", put.what());
-        });
+  @Form("/kitchen")
+  Done soak(Sent sent) {
+    Soaks.Put put = put(sent);
+    soaks.put(sent.own(), put);
+    return Done.said("kitchen.said.is-in", put.what());
   }
 
   @PostMapping("/kitchen/soaks/{id}/out")
-  String out(@PathVariable long id, RedirectAttributes later) {
-    return reply.after(
-        new Form("/kitchen", "typed", Map.of()),
-        later,
-        () -> {
-          soaks.out(id);
-          return words.say("kitchen.said.is-out");
-        });
+  @Form("/kitchen")
+  Done out(@PathVariable long id) {
+    soaks.out(id);
+    return Done.said("kitchen.said.is-out");
   }
 
   /** When a piece is done, from what a probe showed. */
   @GetMapping("/kitchen/done")
-  String done(@RequestParam Map<String, String> typed, Model model) {
+  String done(Sent sent, Model model) {
     return said.worked(
         model,
         "done",
         () -> {
           double thick =
-              Typed.decimal(
-                      typed.getOrDefault("thickness", ""),
-                      1,
-                      BigDecimal.valueOf(2),
-                      BigDecimal.valueOf(200),
-                      "thickness")
+              sent.decimal("thickness", 1, BigDecimal.valueOf(2), BigDecimal.valueOf(200))
                   .doubleValue();
-          double medium = degrees(typed.getOrDefault("medium", ""));
-          List<Reading> readings = readings(typed);
+          double medium = sent.temperature("medium").tenths() / 10.0;
+          List<Reading> readings = readings(sent);
           List<String> lines = new ArrayList<>();
           for (Limit limit : List.of(Limit.CORE_HOUSE, Limit.CORE_CODE)) {
             lines.add(said(limit, readings, thick, medium));
@@ -291,23 +254,18 @@ class KitchenController {
         });
   }
 
-  private static double degrees(String typed) {
-    return Temperature.parse(typed).tenths() / 10.0;
-  }
-
-  private List<Reading> readings(Map<String, String> typed) {
+  private static List<Reading> readings(Sent sent) {
     List<Reading> readings = new ArrayList<>();
     for (int i = 1; i <= READINGS; i++) {
-      String minute = typed.getOrDefault("minute" + i, "").strip();
-      String shown = typed.getOrDefault("degrees" + i, "").strip();
-      if (!minute.isEmpty() && !shown.isEmpty()) {
+      String minute = "minute" + i;
+      String degrees = "degrees" + i;
+      if (!sent.text(minute).isEmpty() && !sent.text(degrees).isEmpty()) {
         double at =
-            Typed.decimal(minute, 1, BigDecimal.ZERO, BigDecimal.valueOf(1440), "minute" + i)
-                .doubleValue();
+            sent.decimal(minute, 1, BigDecimal.ZERO, BigDecimal.valueOf(1440)).doubleValue();
         if (!readings.isEmpty() && at <= readings.get(readings.size() - 1).minutes()) {
-          throw Refusal.ofField("minute" + i, "kitchen.problem.not-later");
+          throw Refusal.ofField(minute, "kitchen.problem.not-later");
         }
-        readings.add(new Reading(at, Temperature.parse(shown)));
+        readings.add(new Reading(at, sent.temperature(degrees)));
       }
     }
     if (readings.size() < 2) {
@@ -343,28 +301,17 @@ class KitchenController {
 
   /** How much dough binds so many litres. */
   @GetMapping("/kitchen/dough")
-  String dough(@RequestParam Map<String, String> typed, Model model) {
+  String dough(Sent sent, Model model) {
     return said.worked(
         model,
         "dough",
         () -> {
-          Thickener chosen =
-              Typed.choice(Thickener.values(), typed.getOrDefault("thickener", ""))
-                  .orElseThrow(() -> Refusal.ofField("thickener", "shared.problem.not-chosen"));
+          Thickener chosen = sent.choice(Thickener.values(), "thickener");
           double litres =
-              Typed.decimal(
-                      typed.getOrDefault("litres", ""),
-                      1,
-                      new BigDecimal("0.1"),
-                      MOST_LITRES,
-                      "litres")
-                  .doubleValue();
+              sent.decimal("litres", 1, new BigDecimal("0.1"), MOST_LITRES).doubleValue();
           Thickener.Need need =
               chosen.of(
-                  litres,
-                  Typed.choice(Thickener.Body.values(), typed.getOrDefault("body", ""))
-                      .orElseThrow(() -> Refusal.ofField("body", "shared.problem.not-chosen")),
-                  mass(typed.getOrDefault("weight", "")));
+                  litres, sent.choice(Thickener.Body.values(), "body"), sent.someMass("weight"));
           List<String> said = new ArrayList<>();
           said.add(
               words.say(

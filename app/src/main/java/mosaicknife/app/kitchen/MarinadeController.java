@@ -1,22 +1,18 @@
 package mosaicknife.app.kitchen;
 
 import java.util.HashSet;
-import java.util.Map;
 import java.util.Set;
 import mosaicknife.app.catalogue.HouseBook;
 import mosaicknife.app.catalogue.HouseBook.Book;
-import mosaicknife.app.shared.FormReply;
-import mosaicknife.app.shared.FormReply.Form;
-import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.Words;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.core.kitchen.Marinade;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The marinades and cures: the house changes them, and writes its own. */
 @Controller
@@ -26,27 +22,21 @@ class MarinadeController {
 
   private final Soaks soaks;
   private final HouseBook house;
-  private final FormReply reply;
-  private final Words words;
 
-  MarinadeController(Soaks soaks, HouseBook house, FormReply reply, Words words) {
+  MarinadeController(Soaks soaks, HouseBook house) {
     this.soaks = soaks;
     this.house = house;
-    this.reply = reply;
-    this.words = words;
   }
 
   @GetMapping("/kitchen/marinades/{code:[a-z0-9-]{1,60}}")
   String marinade(@PathVariable String code, Model model) {
     boolean isNew = code.equals(NEW);
     Marinade marinade = isNew ? soaks.marinades().values().iterator().next() : soaks.marinade(code);
-    if (!model.containsAttribute("form")) {
-      MarinadeForm form = MarinadeForm.of(marinade);
-      if (isNew) {
-        form.typed().put("name", "");
-      }
-      model.addAttribute("form", form);
+    MarinadeForm form = MarinadeForm.of(marinade);
+    if (isNew) {
+      form.typed().put("name", "");
     }
+    model.addAttribute("form", Sent.kept(model).map(MarinadeForm::new).orElse(form));
     model.addAttribute("code", code);
     model.addAttribute("marinade", marinade);
     model.addAttribute("times", MarinadeForm.TIMES);
@@ -58,39 +48,25 @@ class MarinadeController {
   }
 
   @PostMapping("/kitchen/marinades/{code:[a-z0-9-]{1,60}}")
-  String save(
-      @PathVariable String code,
-      @RequestParam Map<String, String> typed,
-      RedirectAttributes later) {
-    MarinadeForm form = new MarinadeForm(typed);
-    try {
-      boolean isNew = code.equals(NEW);
-      if (!isNew) {
-        soaks.marinade(code);
-      }
-      Set<String> taken = new HashSet<>(soaks.marinades().keySet());
-      taken.addAll(house.own(Book.MARINADE));
-      String own = isNew ? HouseBook.code(form.field("name"), taken) : code;
-      Marinade marinade = form.understood(own);
-      house.write(Book.MARINADE, own, marinade.write());
-      later.addFlashAttribute("done", words.say("kitchen.said.marinade-saved", marinade.name()));
-      return "redirect:/kitchen";
-    } catch (Refusal refusal) {
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("form", form);
-      return "redirect:/kitchen/marinades/" + code;
+  @Form("/kitchen/marinades/{code}")
+  Done save(@PathVariable String code, Sent sent) {
+    boolean isNew = code.equals(NEW);
+    if (!isNew) {
+      soaks.marinade(code);
     }
+    Set<String> taken = new HashSet<>(soaks.marinades().keySet());
+    taken.addAll(house.own(Book.MARINADE));
+    String own = isNew ? HouseBook.code(sent.text("name"), taken) : code;
+    Marinade marinade = new MarinadeForm(sent.typed()).understood(own);
+    house.write(Book.MARINADE, own, marinade.write());
+    return Done.said("kitchen.said.marinade-saved", marinade.name()).on("/kitchen");
   }
 
   @PostMapping("/kitchen/marinades/{code:[a-z0-9-]{1,60}}/retire")
-  String retire(@PathVariable String code, RedirectAttributes later) {
+  @Form("/kitchen")
+  Done retire(@PathVariable String code) {
     Marinade marinade = soaks.marinade(code);
-    return reply.after(
-        new Form("/kitchen", "typedBook", Map.of()),
-        later,
-        () -> {
-          house.takeOut(Book.MARINADE, code, marinade.write(), soaks.marinades().size());
-          return words.say("kitchen.said.marinade-gone", marinade.name());
-        });
+    house.takeOut(Book.MARINADE, code, marinade.write(), soaks.marinades().size());
+    return Done.said("kitchen.said.marinade-gone", marinade.name());
   }
 }

@@ -17,6 +17,7 @@ import mosaicknife.app.catalogue.HouseBook;
 import mosaicknife.app.catalogue.HouseBook.Book;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.kitchen.Marinade;
 import mosaicknife.core.lot.Lot;
@@ -187,6 +188,7 @@ public class Soaks {
    * @throws Refusal if there is no such marinade
    */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.of('LOT', #put.lot())")
+  @SentTwice
   public void put(UUID clientId, Put put) {
     Marinade marinade = marinade(put.marinade());
     lots.get(put.lot());

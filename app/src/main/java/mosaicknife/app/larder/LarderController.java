@@ -2,7 +2,6 @@ package mosaicknife.app.larder;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,13 +11,11 @@ import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.shared.ClientIds;
-import mosaicknife.app.shared.FormReply;
-import mosaicknife.app.shared.FormReply.Change;
-import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.SquareCode;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
@@ -30,7 +27,6 @@ import mosaicknife.core.larder.Shelved;
 import mosaicknife.core.larder.TraceMoney;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.FoodState;
@@ -54,7 +50,6 @@ class LarderController {
   private final HouseSettings houses;
   private final PeopleRegister people;
   private final CurrentPerson current;
-  private final FormReply reply;
   private final Words words;
   private final Clock clock;
 
@@ -64,7 +59,6 @@ class LarderController {
       HouseSettings houses,
       PeopleRegister people,
       CurrentPerson current,
-      FormReply reply,
       Words words,
       Clock clock) {
     this.book = book;
@@ -72,7 +66,6 @@ class LarderController {
     this.houses = houses;
     this.people = people;
     this.current = current;
-    this.reply = reply;
     this.words = words;
     this.clock = clock;
   }
@@ -163,161 +156,90 @@ class LarderController {
   }
 
   @PostMapping("/larder/{code}/take")
-  String take(
-      @PathVariable String code,
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String amount,
-      @RequestParam(defaultValue = "") String out,
-      @RequestParam(defaultValue = "") String reason,
-      RedirectAttributes later) {
-    return change(
-        code,
-        Map.of("amount", amount, "reason", reason),
-        later,
-        () -> {
-          Entry.Out what =
-              Typed.choice(Entry.Out.values(), out)
-                  .filter(one -> one != Entry.Out.MADE_INTO)
-                  .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
-          UUID sent = ClientIds.of(id);
-          String typed = amount.strip();
-          if (book.get(code).isCounted() && typed.matches("[0-9]{1,6}")) {
-            int units = Typed.count(typed, 1, MOST_UNITS, "amount");
-            keeper.takeUnits(sent, code, units, what, reason);
-          } else {
-            keeper.take(sent, code, mass(typed), what, reason);
-          }
-          return words.say("larder.said.done", what.name());
-        });
+  @Form("/larder/{code}")
+  Done take(@PathVariable String code, Sent sent) {
+    Entry.Out what =
+        Typed.choice(Entry.Out.values(), sent.text("out"))
+            .filter(one -> one != Entry.Out.MADE_INTO)
+            .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
+    String reason = sent.text("reason");
+    if (book.get(code).isCounted() && isCount(sent)) {
+      keeper.takeUnits(sent.own(), code, sent.count("amount", 1, MOST_UNITS), what, reason);
+    } else {
+      keeper.take(sent.own(), code, sent.given("amount", sent::someMass), what, reason);
+    }
+    return Done.said("larder.said.done", what.name());
   }
 
-  private Optional<Mass> mass(String typed) {
-    return Optional.of(typed.strip())
-        .filter(text -> !text.isEmpty())
-        .map(text -> MassText.parse(text, formats().system().small()).mass())
-        .map(
-            mass -> {
-              if (!mass.isPositive()) {
-                throw Refusal.ofField("amount", "larder.problem.nothing");
-              }
-              return mass;
-            });
+  private static boolean isCount(Sent sent) {
+    return sent.text("amount").matches("[0-9]{1,6}");
   }
 
   @PostMapping("/larder/{code}/weigh")
-  String weigh(
-      @PathVariable String code,
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String weight,
-      @RequestParam(defaultValue = "") String trim,
-      @RequestParam(defaultValue = "") String note,
-      RedirectAttributes later) {
-    return change(
-        code,
-        Map.of("weight", weight, "trim", trim, "note", note),
-        later,
-        () -> {
-          Mass mass =
-              mass(weight).orElseThrow(() -> Refusal.ofField("weight", "larder.problem.nothing"));
-          keeper.weigh(ClientIds.of(id), code, mass, mass(trim).orElse(Mass.ZERO), note);
-          return words.say("larder.said.weighed-now", formats().mass(mass));
-        });
+  @Form("/larder/{code}")
+  Done weigh(@PathVariable String code, Sent sent) {
+    Mass mass = sent.someMass("weight");
+    Mass trim = sent.given("trim", sent::someMass).orElse(Mass.ZERO);
+    keeper.weigh(sent.own(), code, mass, trim, sent.text("note"));
+    return Done.said("larder.said.weighed-now", formats().mass(mass));
   }
 
   /** To another shelf; to another venue it is sent, and arrives when somebody says so there. */
   @PostMapping("/larder/{code}/move")
-  String move(
-      @PathVariable String code,
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String venue,
-      @RequestParam(defaultValue = "") String place,
-      @RequestParam(defaultValue = "") String by,
-      @RequestParam(defaultValue = "") String weight,
-      RedirectAttributes later) {
-    return change(
-        code,
-        Map.of("place", place, "weight", weight),
-        later,
-        () -> {
-          long to = Typed.id(venue, "venue");
-          Item item = book.get(code);
-          boolean arrives = item.underWay().isPresent();
-          if (!arrives && item.spot().venue() != to) {
-            keeper.send(ClientIds.of(id), code, to);
-            return words.say("larder.said.sent-now", houses.getVenue(to).name());
-          }
-          Shelved.Spot spot = keeper.spot(to, place, Optional.of(Typed.id(by, "by")));
-          keeper.move(ClientIds.of(id), code, spot, arrives ? mass(weight) : Optional.empty());
-          return words.say("larder.said.moved-now", spot.place());
-        });
+  @Form("/larder/{code}")
+  Done move(@PathVariable String code, Sent sent) {
+    long to = sent.id("venue");
+    Item item = book.get(code);
+    boolean arrives = item.underWay().isPresent();
+    if (!arrives && item.spot().venue() != to) {
+      keeper.send(sent.own(), code, to);
+      return Done.said("larder.said.sent-now", houses.getVenue(to).name());
+    }
+    Shelved.Spot spot = spot(sent);
+    keeper.move(
+        sent.own(), code, spot, arrives ? sent.given("weight", sent::someMass) : Optional.empty());
+    return Done.said("larder.said.moved-now", spot.place());
+  }
+
+  private Shelved.Spot spot(Sent sent) {
+    return keeper.spot(sent.id("venue"), sent.text("place"), Optional.of(sent.id("by")));
   }
 
   @PostMapping("/larder/{code}/turn")
-  String turn(
-      @PathVariable String code,
-      @RequestParam Map<String, String> typed,
-      RedirectAttributes later) {
-    return change(
+  @Form("/larder/{code}")
+  Done turn(@PathVariable String code, Sent sent) {
+    FoodState to =
+        Typed.choice(FoodState.values(), sent.text("state"))
+            .filter(one -> one != FoodState.RAW)
+            .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
+    keeper.turn(
+        sent.own(),
         code,
-        new HashMap<>(typed),
-        later,
-        () -> {
-          FoodState to =
-              Typed.choice(FoodState.values(), typed.getOrDefault("state", ""))
-                  .filter(one -> one != FoodState.RAW)
-                  .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
-          keeper.turn(
-              ClientIds.of(typed.getOrDefault("id", "")),
-              code,
-              to,
-              to == FoodState.COOKED
-                  ? ChilledForm.read(typed, formats().zone(), clock.instant())
-                  : Optional.empty());
-          return words.say("larder.said.turned-now", to.name());
-        });
+        to,
+        to == FoodState.COOKED ? ChilledForm.read(sent, clock.instant()) : Optional.empty());
+    return Done.said("larder.said.turned-now", to.name());
   }
 
   /** The sous chef moves a day of quality. */
   @PostMapping("/larder/{code}/date")
-  String date(
-      @PathVariable String code,
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String until,
-      @RequestParam(defaultValue = "") String reason,
-      RedirectAttributes later) {
-    return change(
-        code,
-        Map.of("until", until, "dayReason", reason),
-        later,
-        () -> {
-          LocalDate day = Typed.day(until, "until");
-          keeper.date(ClientIds.of(id), code, day, reason);
-          return words.say("larder.said.dated-now", day);
-        });
+  @Form("/larder/{code}")
+  Done date(@PathVariable String code, Sent sent) {
+    LocalDate day = sent.day("until");
+    keeper.date(sent.own(), code, day, sent.text("dayReason"));
+    return Done.said("larder.said.dated-now", day);
   }
 
   /** How it was frozen: the record that may open the raw gate of its part. */
   @PostMapping("/larder/{code}/frozen")
-  String froze(
-      @PathVariable String code,
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String core,
-      @RequestParam(defaultValue = "") String hours,
-      @RequestParam(defaultValue = "") String thickness,
-      RedirectAttributes later) {
-    return change(
+  @Form("/larder/{code}")
+  Done froze(@PathVariable String code, Sent sent) {
+    keeper.froze(
+        sent.own(),
         code,
-        Map.of("core", core, "hours", hours, "thickness", thickness),
-        later,
-        () -> {
-          keeper.froze(
-              ClientIds.of(id),
-              code,
-              Temperature.parse(core),
-              Typed.count(hours, 1, MOST_HOURS, "hours"),
-              thickness.isBlank() ? Optional.empty() : Optional.of(Length.parse(thickness)));
-          return words.say("larder.said.frozen-record");
-        });
+        sent.temperature("core"),
+        sent.count("hours", 1, MOST_HOURS),
+        sent.given("thickness", sent::length));
+    return Done.said("larder.said.frozen-record");
   }
 
   /** A stock-take in one pass: scan, weigh, next. */
@@ -340,37 +262,26 @@ class LarderController {
   }
 
   @PostMapping("/larder/count")
-  String count(
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String code,
-      @RequestParam(defaultValue = "") String amount,
-      @RequestParam(defaultValue = "") String how,
-      RedirectAttributes later) {
-    return reply.after(
-        new Form("/larder/count", "typed", Map.of("code", code, "amount", amount)),
-        later,
-        () -> {
-          String read = book.read(code);
-          Item item = book.get(read);
-          Optional<Mass> there =
-              how.equals("NONE") ? Optional.empty() : Optional.of(there(item, amount.strip()));
-          if (how.equals("SO")) {
-            there.ifPresent(mass -> Refusal.ifFound(LarderRules.allThere(item, mass)));
-          }
-          keeper.count(ClientIds.of(id), read, there, how.equals("MISSING"));
-          return words.say("larder.said.counted", item.shelved().name());
-        });
+  @Form("/larder/count")
+  Done count(Sent sent) {
+    String read = book.read(sent.text("code"));
+    Item item = book.get(read);
+    String how = sent.text("how");
+    Optional<Mass> there = how.equals("NONE") ? Optional.empty() : Optional.of(there(item, sent));
+    if (how.equals("SO")) {
+      there.ifPresent(mass -> Refusal.ifFound(LarderRules.allThere(item, mass)));
+    }
+    keeper.count(sent.own(), read, there, how.equals("MISSING"));
+    return Done.said("larder.said.counted", item.shelved().name());
   }
 
-  private Mass there(Item item, String typed) {
-    if (typed.isEmpty()) {
+  private static Mass there(Item item, Sent sent) {
+    if (sent.text("amount").isEmpty()) {
       return item.mass();
     }
-    if (item.isCounted() && typed.matches("[0-9]{1,6}")) {
-      int units = Typed.count(typed, 1, (int) Math.max(1, item.units()), "amount");
-      return item.massOf(units);
-    }
-    return mass(typed).orElseThrow();
+    return item.isCounted() && isCount(sent)
+        ? item.massOf(sent.count("amount", 1, (int) Math.max(1, item.units())))
+        : sent.someMass("amount");
   }
 
   /** About how long a piece takes to freeze through. */
@@ -399,43 +310,17 @@ class LarderController {
 
   /** A part as it was cut, on a shelf. */
   @PostMapping("/larder/put/{lot}/{slot}")
-  String put(
-      @PathVariable long lot,
-      @PathVariable String slot,
-      @RequestParam(defaultValue = "") String id,
-      @RequestParam(defaultValue = "") String amount,
-      @RequestParam(defaultValue = "") String venue,
-      @RequestParam(defaultValue = "") String place,
-      @RequestParam(defaultValue = "") String until,
-      @RequestParam(defaultValue = "") String by,
-      RedirectAttributes later) {
-    Map<String, String> typed =
-        Map.of("slot", slot, "amount", amount, "place", place, "until", until);
-    return reply.after(
-        new Form("/uses/" + lot + "#row-" + slot, "typedShelf", typed),
-        later,
-        () -> {
-          Shelved.Spot spot =
-              keeper.spot(Typed.id(venue, "venue"), place, Optional.of(Typed.id(by, "by")));
-          String code =
-              SentTwice.survive(
-                  () ->
-                      keeper.put(
-                          ClientIds.of(id),
-                          lot,
-                          slot,
-                          mass(amount),
-                          until.isBlank()
-                              ? Optional.empty()
-                              : Optional.of(Typed.day(until, "until")),
-                          spot));
-          return words.say("larder.said.put-now", spot.place(), code);
-        });
-  }
-
-  private String change(
-      String code, Map<String, String> typed, RedirectAttributes later, Change work) {
-    return reply.after(
-        new Form("/larder/" + code, "typed", typed), later, () -> SentTwice.survive(work::done));
+  @Form(value = "/uses/{lot}#row-{slot}", keeps = "typedShelf")
+  Done put(@PathVariable long lot, @PathVariable String slot, Sent sent) {
+    Shelved.Spot spot = spot(sent);
+    String code =
+        keeper.put(
+            sent.own(),
+            lot,
+            slot,
+            sent.given("amount", sent::someMass),
+            sent.given("until", sent::day),
+            spot);
+    return Done.said("larder.said.put-now", spot.place(), code);
   }
 }

@@ -25,6 +25,7 @@ import mosaicknife.app.lot.RawGateKeeper;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.cost.Outlay;
@@ -241,6 +242,7 @@ public class LarderKeeper {
    * @throws Refusal if there is less, or a day or place is missing
    */
   @PreAuthorize(HANDS + "@here.of('LOT', #lot)")
+  @SentTwice
   public String put(
       UUID clientId,
       long lot,
@@ -492,6 +494,7 @@ public class LarderKeeper {
    * @throws Refusal if there is less, or it may not be used any more
    */
   @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
+  @SentTwice
   public void take(UUID clientId, String code, Optional<Mass> mass, Entry.Out out, String reason) {
     change(
         clientId,
@@ -515,6 +518,7 @@ public class LarderKeeper {
    * @throws Refusal if there are fewer, or it may not be used any more
    */
   @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
+  @SentTwice
   public void takeUnits(UUID clientId, String code, int units, Entry.Out out, String reason) {
     change(
         clientId,
@@ -539,6 +543,7 @@ public class LarderKeeper {
    * @throws Refusal if it got heavier
    */
   @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
+  @SentTwice
   public void weigh(UUID clientId, String code, Mass mass, Mass trim, String note) {
     change(
         clientId,
@@ -563,6 +568,7 @@ public class LarderKeeper {
    * @throws Refusal if it got heavier, or is gone
    */
   @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
+  @SentTwice
   public void count(UUID clientId, String code, Optional<Mass> mass, boolean missing) {
     if (entries.existsByClientId(clientId)) {
       return;
@@ -591,6 +597,7 @@ public class LarderKeeper {
    * @throws Refusal if it was sent elsewhere
    */
   @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
+  @SentTwice
   public void move(UUID clientId, String code, Shelved.Spot spot, Optional<Mass> weighed) {
     if (entries.existsByClientId(clientId)) {
       return;
@@ -624,6 +631,7 @@ public class LarderKeeper {
    * @throws Refusal if it is there or under way already
    */
   @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
+  @SentTwice
   public void send(UUID clientId, String code, long venue) {
     change(
         clientId,
@@ -676,6 +684,7 @@ public class LarderKeeper {
    * @throws Refusal if that cannot be, such as freezing again, or no reading says it is cold
    */
   @PreAuthorize(HANDS + "@here.of('ITEM', #code)")
+  @SentTwice
   public void turn(UUID clientId, String code, FoodState state, Optional<Chilled> cold) {
     change(
         clientId,
@@ -703,6 +712,7 @@ public class LarderKeeper {
    * @throws Refusal if the day is one of safety, or there is no reason
    */
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE') and @here.of('ITEM', #code)")
+  @SentTwice
   public void date(UUID clientId, String code, LocalDate until, String reason) {
     change(
         clientId,
@@ -726,6 +736,7 @@ public class LarderKeeper {
    * @throws Refusal if the item is not frozen, or only some of its part
    */
   @PreAuthorize("hasAuthority('RECEIVE') and @here.of('ITEM', #code)")
+  @SentTwice
   public void froze(
       UUID clientId, String code, Temperature core, int hours, Optional<Length> thickness) {
     Item item = book.locked(code).item();

@@ -11,6 +11,7 @@ import mosaicknife.app.account.Permission;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.quantity.ExactMoney;
@@ -84,6 +85,7 @@ public class ClaimSettler {
    *     amount is named by somebody who does not see costs
    */
   @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lotId)")
+  @SentTwice
   public long ask(long lotId, Asked asked) {
     Optional<ClaimEntity> sentBefore = claims.findByClientId(asked.clientId());
     if (sentBefore.isPresent()) {

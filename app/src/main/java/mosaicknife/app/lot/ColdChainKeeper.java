@@ -15,6 +15,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.lot.ColdChain;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.Limit;
@@ -113,6 +114,7 @@ public class ColdChainKeeper {
    * @param why what happened, possibly empty
    */
   @PreAuthorize("hasAnyAuthority('RECEIVE', 'WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public void stoodWarm(long lotId, UUID clientId, int minutes, String why) {
     if (warm.existsByClientId(clientId)) {
       return;

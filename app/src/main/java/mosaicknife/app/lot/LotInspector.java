@@ -14,6 +14,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.finding.Finding;
@@ -108,6 +109,7 @@ public class LotInspector {
    * @throws Refusal if a sign was not looked at, or a reason is missing
    */
   @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lotId)")
+  @SentTwice
   public void inspect(
       long lotId, UUID clientId, Map<Sign, Integer> grades, Fitness decision, String reason) {
     if (inspections.findByClientId(clientId).isPresent()) {

@@ -21,6 +21,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
@@ -105,6 +106,7 @@ public class LotRegister {
   @PreAuthorize(
       "hasAuthority('RECEIVE') and @here.at(#delivery.venue())"
           + " and @here.of('LINE', #delivery.receipt().arrival().orderLine().orElse(0L))")
+  @SentTwice
   public Lot receive(Delivery delivery) {
     Optional<LotEntity> sentBefore = lots.findByClientId(delivery.clientId());
     Receipt receipt = delivery.receipt();

@@ -15,6 +15,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
@@ -132,6 +133,7 @@ public class RawGateKeeper {
    * @throws Refusal if that cannot be true of the lot
    */
   @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lot.id())")
+  @SentTwice
   public void froze(Lot lot, UUID clientId, Frozen frozen) {
     if (records.existsByClientId(clientId)) {
       return;
@@ -183,6 +185,7 @@ public class RawGateKeeper {
    * @throws Refusal if name or evidence is missing
    */
   @PreAuthorize("hasAuthority('RECEIVE') and @here.of('LOT', #lotId)")
+  @SentTwice
   public void exempt(long lotId, UUID clientId, String name, String evidence) {
     if (exemptions.existsByClientId(clientId)) {
       return;

@@ -6,6 +6,7 @@ import java.util.UUID;
 import mosaicknife.app.lot.Divisions;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.lot.Division;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.quantity.Mass;
@@ -87,6 +88,7 @@ public class LotDivider {
    * @throws Refusal if the lot cannot be divided so, or the page was stale
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('LOT', #lotId)")
+  @SentTwice
   public long divide(
       long lotId,
       int version,

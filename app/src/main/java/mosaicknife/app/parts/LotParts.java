@@ -14,6 +14,7 @@ import mosaicknife.app.lot.PartWeighedAfterAll;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.PartKind;
 import mosaicknife.core.finding.Finding;
@@ -118,6 +119,7 @@ public class LotParts {
    * @return the slot of the portions
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public String startRow(long lotId, String slot) {
     lots.checkOpen(lotId);
     LotPartEntity from = part(lotId, slot);
@@ -154,6 +156,7 @@ public class LotParts {
    * @throws Refusal if the kind or the parent is unknown, or there are too many parts
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public String addPart(long lotId, String kindCode, String parentSlot) {
     lots.checkOpen(lotId);
     PartKind kind =
@@ -208,6 +211,7 @@ public class LotParts {
    * @throws Refusal if it is cut already, or the other is not
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public String cutLike(long lotId, String slot, String like) {
     lots.checkOpen(lotId);
     LotPartEntity from = part(lotId, slot);

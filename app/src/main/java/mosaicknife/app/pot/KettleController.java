@@ -1,29 +1,18 @@
 package mosaicknife.app.pot;
 
 import java.math.BigDecimal;
-import java.util.HashMap;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
-import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.shared.ClientIds;
-import mosaicknife.app.shared.FormReply;
-import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.RecipeText;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
-import mosaicknife.app.shared.Typed;
-import mosaicknife.app.shared.Words;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.safety.Allergen;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The kettles of the house, what things cost there, and what other stations give. */
 @Controller
@@ -37,106 +26,59 @@ class KettleController {
   private final PotKeeper keeper;
   private final PotPrices prices;
   private final Scraps scraps;
-  private final HouseSettings houses;
-  private final FormReply reply;
-  private final Words words;
 
-  KettleController(
-      PotKeeper keeper,
-      PotPrices prices,
-      Scraps scraps,
-      HouseSettings houses,
-      FormReply reply,
-      Words words) {
+  KettleController(PotKeeper keeper, PotPrices prices, Scraps scraps) {
     this.keeper = keeper;
     this.prices = prices;
     this.scraps = scraps;
-    this.houses = houses;
-    this.reply = reply;
-    this.words = words;
   }
 
   @PostMapping("/pot/kettles")
-  String kettle(@RequestParam Map<String, String> typed, RedirectAttributes later) {
-    return reply.after(
-        new Form("/pot#kettles", "typedKettle", new HashMap<>(typed)),
-        later,
-        () -> {
-          keeper.keep(
-              Typed.id(typed.getOrDefault("venue", ""), "venue"),
-              typed.getOrDefault("name", ""),
-              Typed.decimal(
-                  typed.getOrDefault("litres", ""), 1, BigDecimal.ONE, MOST_LITRES, "litres"),
-              Typed.count(typed.getOrDefault("centimetres", ""), 10, 150, "centimetres"),
-              Typed.count(typed.getOrDefault("watts", ""), 500, 60_000, "watts"));
-          return words.say("pot.said.kettle-saved");
-        });
+  @Form(value = "/pot#kettles", keeps = "typedKettle")
+  Done kettle(Sent sent) {
+    keeper.keep(
+        sent.id("venue"),
+        sent.text("name"),
+        sent.decimal("litres", 1, BigDecimal.ONE, MOST_LITRES),
+        sent.count("centimetres", 10, 150),
+        sent.count("watts", 500, 60_000));
+    return Done.said("pot.said.kettle-saved");
   }
 
   @PostMapping("/pot/kettles/{id}/retire")
-  String retire(@PathVariable long id, RedirectAttributes later) {
-    return reply.after(
-        new Form("/pot#kettles", "typedKettle", Map.of()),
-        later,
-        () -> {
-          keeper.retire(id);
-          return words.say("pot.said.kettle-retired");
-        });
+  @Form("/pot#kettles")
+  Done retire(@PathVariable long id) {
+    keeper.retire(id);
+    return Done.said("pot.said.kettle-retired");
   }
 
   @PreAuthorize("hasAuthority('SEE_COSTS')")
   @PostMapping("/pot/prices")
-  String prices(@RequestParam Map<String, String> typed, RedirectAttributes later) {
-    return reply.after(
-        new Form("/pot#prices", "typedPrices", new HashMap<>(typed)),
-        later,
-        () -> {
-          String bought = typed.getOrDefault("bought", "").strip();
-          prices.keep(
-              Typed.decimal(
-                  typed.getOrDefault("kilowatt", ""), 3, BigDecimal.ZERO, MOST_ENERGY, "kilowatt"),
-              bought.isEmpty()
-                  ? Optional.empty()
-                  : Optional.of(Typed.decimal(bought, 2, LEAST_PRICE, MOST_PRICE, "bought")));
-          return words.say("pot.said.prices-saved");
-        });
+  @Form(value = "/pot#prices", keeps = "typedPrices")
+  Done prices(Sent sent) {
+    prices.keep(
+        sent.decimal("kilowatt", 3, BigDecimal.ZERO, MOST_ENERGY),
+        sent.given("bought", field -> sent.decimal(field, 2, LEAST_PRICE, MOST_PRICE)));
+    return Done.said("pot.said.prices-saved");
   }
 
   @PostMapping("/pot/scraps")
-  String offer(@RequestParam Map<String, String> typed, RedirectAttributes later) {
-    return reply.after(
-        new Form("/pot#scraps", "typedScrap", new HashMap<>(typed)),
-        later,
-        () -> {
-          UUID id = ClientIds.of(typed.getOrDefault("id", ""));
-          long venue = Typed.id(typed.getOrDefault("venue", ""), "venue");
-          String name = typed.getOrDefault("name", "");
-          Mass mass =
-              MassText.parse(
-                      typed.getOrDefault("weight", ""), houses.house().formats().system().small())
-                  .mass();
-          String told = typed.getOrDefault("allergens", "");
-          if (told.isBlank()) {
-            throw Refusal.ofField("allergens", "pot.problem.say-allergens");
-          }
-          Set<Allergen> allergens = RecipeText.allergens(told, "allergens");
-          SentTwice.survive(
-              () -> {
-                scraps.offer(id, venue, name, mass, allergens);
-                return id;
-              });
-          return words.say("pot.said.offered", name);
-        });
+  @Form(value = "/pot#scraps", keeps = "typedScrap")
+  Done offer(Sent sent) {
+    long venue = sent.id("venue");
+    String name = sent.text("name");
+    Mass mass = sent.mass("weight");
+    Set<Allergen> allergens =
+        sent.given("allergens", field -> RecipeText.allergens(sent.text(field), field))
+            .orElseThrow(() -> Refusal.ofField("allergens", "pot.problem.say-allergens"));
+    scraps.offer(sent.own(), venue, name, mass, allergens);
+    return Done.said("pot.said.offered", name);
   }
 
   @PostMapping("/pot/scraps/{id}/drop")
-  String drop(@PathVariable long id, RedirectAttributes later) {
-    return reply.after(
-        new Form("/pot#scraps", "typedScrap", Map.of()),
-        later,
-        () -> {
-          scraps.drop(id);
-          return words.say("pot.said.scrap-dropped");
-        });
+  @Form("/pot#scraps")
+  Done drop(@PathVariable long id) {
+    scraps.drop(id);
+    return Done.said("pot.said.scrap-dropped");
   }
 }

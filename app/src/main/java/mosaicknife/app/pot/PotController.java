@@ -1,8 +1,8 @@
 package mosaicknife.app.pot;
 
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalTime;
 import java.time.ZonedDateTime;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -22,13 +22,12 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.ColdChainKeeper;
-import mosaicknife.app.shared.ClientIds;
-import mosaicknife.app.shared.FormReply;
-import mosaicknife.app.shared.FormReply.Form;
+import mosaicknife.app.shared.Done;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.Paper;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
@@ -40,7 +39,6 @@ import mosaicknife.core.pot.PotPlan;
 import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
 import mosaicknife.core.pot.StockMethod;
-import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.FoodState;
 import org.springframework.http.ResponseEntity;
@@ -57,7 +55,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PotController {
 
-  private static final java.math.BigDecimal MOST_LITRES = java.math.BigDecimal.valueOf(500);
+  private static final BigDecimal LEAST_LITRES = new BigDecimal("0.1");
+  private static final BigDecimal LEAST_BATCH = new BigDecimal("0.5");
+  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(500);
   private static final int MOST_UNITS = 100_000;
   private static final int MOST_PLATES = 500;
   private static final int MOST_MILLILITRES = 1000;
@@ -71,7 +71,6 @@ class PotController {
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final HouseSettings houses;
-  private final FormReply reply;
   private final Paper paper;
   private final Words words;
   private final Clock clock;
@@ -86,7 +85,6 @@ class PotController {
       PeopleRegister people,
       CurrentPerson current,
       HouseSettings houses,
-      FormReply reply,
       Paper paper,
       Words words,
       Clock clock) {
@@ -99,7 +97,6 @@ class PotController {
     this.people = people;
     this.current = current;
     this.houses = houses;
-    this.reply = reply;
     this.paper = paper;
     this.words = words;
     this.clock = clock;
@@ -142,9 +139,9 @@ class PotController {
   /** What a wish comes to, while it is typed. */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   @GetMapping("/pot/plan")
-  String plan(@RequestParam Map<String, String> typed, Model model) {
+  String plan(Sent sent, Model model) {
     try {
-      PotKeeper.Wish wish = wish(typed);
+      PotKeeper.Wish wish = wish(sent);
       PotKeeper.Worked worked = keeper.work(wish);
       model.addAttribute(
           "worked",
@@ -169,63 +166,37 @@ class PotController {
     return "pot/pot :: worked";
   }
 
-  private PotKeeper.Wish wish(Map<String, String> typed) {
+  private static PotKeeper.Wish wish(Sent sent) {
     Set<Answer> answers = EnumSet.noneOf(Answer.class);
     Arrays.stream(Answer.values())
-        .filter(answer -> typed.containsKey("answer-" + answer.name()))
+        .filter(answer -> sent.has("answer-" + answer.name()))
         .forEach(answers::add);
     return new PotKeeper.Wish(
-        typed.getOrDefault("method", ""),
+        sent.text("method"),
         answers,
-        litres(typed),
-        Typed.id(typed.getOrDefault("kettle", ""), "kettle"),
-        moment(typed.getOrDefault("wanted", ""), "wanted"),
-        typed.keySet().stream()
+        litres(sent),
+        sent.id("kettle"),
+        sent.given("wanted", sent::moment),
+        sent.typed().keySet().stream()
             .filter(field -> field.matches("scrap-[0-9]{1,18}"))
             .map(field -> Long.valueOf(field.substring("scrap-".length())))
             .collect(Collectors.toSet()));
   }
 
   /** The litres; or those of so many plates, where somebody typed plates. */
-  private static double litres(Map<String, String> typed) {
-    String plates = typed.getOrDefault("plates", "").strip();
-    if (!plates.isEmpty()) {
-      return PotPlan.litres(
-          Typed.count(plates, 1, MOST_PLATES, "plates"),
-          Typed.count(typed.getOrDefault("each", ""), 1, MOST_MILLILITRES, "each"));
-    }
-    return Typed.decimal(
-            typed.getOrDefault("litres", ""),
-            1,
-            new java.math.BigDecimal("0.5"),
-            MOST_LITRES,
-            "litres")
-        .doubleValue();
-  }
-
-  private Optional<Instant> moment(String typed, String field) {
-    if (typed.isBlank()) {
-      return Optional.empty();
-    }
-    return Optional.of(Typed.moment(typed, formats().zone(), field));
+  private static double litres(Sent sent) {
+    return sent.given("plates", field -> sent.count(field, 1, MOST_PLATES))
+        .map(plates -> PotPlan.litres(plates, sent.count("each", 1, MOST_MILLILITRES)))
+        .orElseGet(() -> sent.decimal("litres", 1, LEAST_BATCH, MOST_LITRES).doubleValue());
   }
 
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE')")
   @PostMapping("/pot")
-  String start(@RequestParam Map<String, String> typed, RedirectAttributes later) {
-    String[] page = {
-      "/pot?method=" + typed.getOrDefault("method", "").replaceAll("[^a-z0-9-]", "")
-    };
-    Map<String, String> kept = new HashMap<>(typed);
-    return reply.after(
-        new Form(page[0], "typed", kept),
-        later,
-        () -> {
-          PotKeeper.Wish wish = wish(typed);
-          UUID id = ClientIds.of(typed.getOrDefault("id", ""));
-          SentTwice.survive(() -> keeper.start(id, wish));
-          return words.say("pot.said.started");
-        });
+  @Form("/pot?method={method}")
+  Done start(Sent sent) {
+    keeper.start(sent.own(), wish(sent));
+    return Done.said("pot.said.started")
+        .on("/pot?method=" + sent.text("method").replaceAll("[^a-z0-9-]", ""));
   }
 
   @GetMapping("/pot/{id}")
@@ -320,156 +291,81 @@ class PotController {
     model.addAttribute("newId", UUID.randomUUID());
   }
 
-  private String change(
-      long id, Map<String, String> typed, RedirectAttributes later, FormReply.Change work) {
-    return reply.after(new Form("/pot/" + id, "typed", new LinkedHashMap<>(typed)), later, work);
-  }
-
   @PostMapping("/pot/{id}/begin")
-  String begin(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String step,
-      RedirectAttributes later) {
-    return change(
-        id,
-        Map.of(),
-        later,
-        () -> {
-          keeper.begin(id, step, clock.instant());
-          return words.say("pot.said.begun");
-        });
+  @Form("/pot/{id}")
+  Done begin(@PathVariable long id, Sent sent) {
+    keeper.begin(id, sent.text("step"), clock.instant());
+    return Done.said("pot.said.begun");
   }
 
   @PostMapping("/pot/{id}/done")
-  String done(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String step,
-      RedirectAttributes later) {
-    return change(
-        id,
-        Map.of(),
-        later,
-        () -> {
-          keeper.done(id, step, clock.instant());
-          return words.say("pot.said.done-now");
-        });
+  @Form("/pot/{id}")
+  Done done(@PathVariable long id, Sent sent) {
+    keeper.done(id, sent.text("step"), clock.instant());
+    return Done.said("pot.said.done-now");
   }
 
   @PostMapping("/pot/{id}/read")
-  String read(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String sent,
-      @RequestParam(defaultValue = "") String temperature,
-      @RequestParam(defaultValue = "") String at,
-      @RequestParam(defaultValue = "") String instrument,
-      RedirectAttributes later) {
-    return change(
-        id,
-        Map.of("temperature", temperature, "at", at, "instrument", instrument),
-        later,
-        () -> {
-          Temperature read = Temperature.parse(temperature);
-          keeper.read(ClientIds.of(sent), id, read, today(at), instrument);
-          return words.say("pot.said.read", read);
-        });
+  @Form("/pot/{id}")
+  Done read(@PathVariable long id, Sent sent) {
+    Temperature read = sent.temperature("temperature");
+    keeper.read(sent.own("sent"), id, read, today(sent), sent.text("instrument"));
+    return Done.said("pot.said.read", read);
   }
 
   /** A time of today; one that lies ahead was yesterday, as after midnight. */
-  private Instant today(String typed) {
-    ZonedDateTime now = clock.instant().atZone(formats().zone());
-    if (typed.isBlank()) {
-      return now.toInstant();
-    }
-    LocalTime time = Typed.time(typed, "at");
-    ZonedDateTime then = now.with(time);
-    return then.isAfter(now.plusMinutes(2)) ? then.minusDays(1).toInstant() : then.toInstant();
+  private Instant today(Sent sent) {
+    ZonedDateTime now = clock.instant().atZone(sent.zone());
+    return sent.given("at", sent::time)
+        .map(now::with)
+        .map(then -> then.isAfter(now.plusMinutes(2)) ? then.minusDays(1) : then)
+        .orElse(now)
+        .toInstant();
   }
 
   @PostMapping("/pot/{id}/probe")
-  String probe(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String sent,
-      RedirectAttributes later) {
-    return change(
-        id, Map.of(), later, () -> words.say("pot.said.read", keeper.read(ClientIds.of(sent), id)));
+  @Form("/pot/{id}")
+  Done probe(@PathVariable long id, Sent sent) {
+    return Done.said("pot.said.read", keeper.read(sent.own("sent"), id));
   }
 
   @PostMapping("/pot/{id}/strike")
-  String strike(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String reading,
-      RedirectAttributes later) {
-    return change(
-        id,
-        Map.of(),
-        later,
-        () -> {
-          keeper.strike(id, Typed.id(reading, "reading"));
-          return words.say("pot.said.struck");
-        });
+  @Form("/pot/{id}")
+  Done strike(@PathVariable long id, Sent sent) {
+    keeper.strike(id, sent.id("reading"));
+    return Done.said("pot.said.struck");
   }
 
   @PostMapping("/pot/{id}/stand")
-  String stand(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String where,
-      @RequestParam(defaultValue = "") String probe,
-      RedirectAttributes later) {
-    return change(
-        id,
-        Map.of(),
-        later,
-        () -> {
-          Surroundings place =
-              Typed.choice(Surroundings.values(), where)
-                  .orElseThrow(() -> Refusal.ofField("where", "shared.problem.not-chosen"));
-          keeper.stand(id, place, !probe.isEmpty());
-          return words.say("pot.said.stands", words.say("Surroundings." + place.name()));
-        });
+  @Form("/pot/{id}")
+  Done stand(@PathVariable long id, Sent sent) {
+    Surroundings place = sent.choice(Surroundings.values(), "where");
+    keeper.stand(id, place, !sent.text("probe").isEmpty());
+    return Done.said("pot.said.stands", words.say("Surroundings." + place.name()));
   }
 
   @PostMapping("/pot/{id}/pack")
-  String pack(
-      @PathVariable long id, @RequestParam Map<String, String> typed, RedirectAttributes later) {
-    return change(
-        id,
-        typed,
-        later,
-        () -> {
-          Brew brew =
-              book.find(id).orElseThrow(() -> Refusal.ofStale("pot.problem.packed-already"));
-          Shelved.Spot spot =
-              larder.spot(
-                  brew.making().venue(),
-                  typed.getOrDefault("place", ""),
-                  Optional.of(Typed.id(typed.getOrDefault("by", ""), "by")));
-          String until = typed.getOrDefault("until", "");
-          String weight = typed.getOrDefault("weight", "").strip();
-          Made made =
-              new Made(
-                  Typed.count(typed.getOrDefault("units", ""), 1, MOST_UNITS, "units"),
-                  weight.isEmpty()
-                      ? Optional.empty()
-                      : Optional.of(MassText.parse(weight, formats().system().small()).mass()),
-                  until.isBlank() ? Optional.empty() : Optional.of(Typed.day(until, "until")),
-                  spot,
-                  false,
-                  Optional.empty());
-          PotKeeper.Gave gave =
-              new PotKeeper.Gave(
-                  Typed.decimal(
-                      typed.getOrDefault("litres", ""),
-                      2,
-                      new java.math.BigDecimal("0.1"),
-                      MOST_LITRES,
-                      "litres"),
-                  Typed.choice(PotKeeper.Jelly.values(), typed.getOrDefault("jelly", ""))
-                      .orElse(PotKeeper.Jelly.UNKNOWN),
-                  Typed.choice(PotKeeper.Look.values(), typed.getOrDefault("look", ""))
-                      .orElseThrow(() -> Refusal.ofField("look", "shared.problem.not-chosen")),
-                  typed.getOrDefault("taste", ""));
-          return words.say("pot.said.packed", keeper.pack(id, made, gave), spot.place());
-        });
+  @Form("/pot/{id}")
+  Done pack(@PathVariable long id, Sent sent) {
+    Brew brew = book.find(id).orElseThrow(() -> Refusal.ofStale("pot.problem.packed-already"));
+    Shelved.Spot spot =
+        larder.spot(brew.making().venue(), sent.text("place"), Optional.of(sent.id("by")));
+    Made made =
+        new Made(
+            sent.count("units", 1, MOST_UNITS),
+            sent.given("weight", sent::mass),
+            sent.given("until", sent::day),
+            spot,
+            false,
+            Optional.empty());
+    PotKeeper.Gave gave =
+        new PotKeeper.Gave(
+            sent.decimal("litres", 2, LEAST_LITRES, MOST_LITRES),
+            Typed.choice(PotKeeper.Jelly.values(), sent.text("jelly"))
+                .orElse(PotKeeper.Jelly.UNKNOWN),
+            sent.choice(PotKeeper.Look.values(), "look"),
+            sent.text("taste"));
+    return Done.said("pot.said.packed", keeper.pack(id, made, gave), spot.place());
   }
 
   /** The log of the cooling, to file. */

@@ -25,6 +25,7 @@ import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.heat.CoolingRule;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.pot.Bones;
@@ -253,6 +254,7 @@ public class PotKeeper {
    * @throws Refusal if there are no bones for a litre, or the service is over already
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('KETTLE', #wish.kettle())")
+  @SentTwice
   public long start(UUID clientId, Wish wish) {
     Optional<PotBatchEntity> before = batches.findByClientId(clientId);
     if (before.isPresent()) {

@@ -11,6 +11,7 @@ import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.RecipeText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.pot.StockMethod;
 import mosaicknife.core.quantity.Fraction;
 import mosaicknife.core.quantity.Mass;
@@ -66,6 +67,7 @@ class Scraps {
 
   /** Offers something; what guests must be told of it is said at once. */
   @PreAuthorize("hasAnyAuthority('WEIGH', 'DECIDE_PURPOSE') and @here.at(#venue)")
+  @SentTwice
   public void offer(UUID clientId, long venue, String name, Mass mass, Set<Allergen> allergens) {
     houses.getVenue(venue);
     String called = RecipeText.name(name, "name");

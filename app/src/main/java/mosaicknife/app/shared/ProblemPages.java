@@ -17,6 +17,7 @@ import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
@@ -28,15 +29,23 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 class ProblemPages {
 
   private final Words words;
+  private final FormAnswers forms;
 
-  ProblemPages(Words words) {
+  ProblemPages(Words words, FormAnswers forms) {
     this.words = words;
+    this.forms = forms;
   }
 
   private static final Logger LOG = LoggerFactory.getLogger(ProblemPages.class);
 
   @ExceptionHandler(Refusal.class)
-  ModelAndView refused(Refusal refusal, HttpServletRequest request) {
+  ModelAndView refused(Refusal refusal, HandlerMethod handler, HttpServletRequest request) {
+    return refusal.kind() == Refusal.Kind.MISSING
+        ? page(refusal, request)
+        : forms.refused(refusal, handler, request).orElseGet(() -> page(refusal, request));
+  }
+
+  private ModelAndView page(Refusal refusal, HttpServletRequest request) {
     HttpStatus status =
         switch (refusal.kind()) {
           case INPUT -> HttpStatus.UNPROCESSABLE_CONTENT;
@@ -48,8 +57,11 @@ class ProblemPages {
   }
 
   @ExceptionHandler(QuantityFormatException.class)
-  ModelAndView notAQuantity(QuantityFormatException problem, HttpServletRequest request) {
-    return page(request, HttpStatus.UNPROCESSABLE_CONTENT, words.say(problem));
+  ModelAndView notAQuantity(
+      QuantityFormatException problem, HandlerMethod handler, HttpServletRequest request) {
+    return forms
+        .refused(problem, handler, request)
+        .orElseGet(() -> page(request, HttpStatus.UNPROCESSABLE_CONTENT, words.say(problem)));
   }
 
   @ExceptionHandler(OptimisticLockingFailureException.class)

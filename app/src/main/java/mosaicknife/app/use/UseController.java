@@ -11,11 +11,13 @@ import mosaicknife.app.parts.Use;
 import mosaicknife.app.picture.LotMosaic;
 import mosaicknife.app.picture.MosaicPicture.Size;
 import mosaicknife.app.picture.MosaicPicture.Slice;
+import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.FieldName;
+import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
-import mosaicknife.app.shared.SentTwice;
+import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.CookedRecorder;
@@ -23,8 +25,6 @@ import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotSheet;
-import mosaicknife.core.quantity.Mass;
-import mosaicknife.core.quantity.MassText;
 import mosaicknife.core.quantity.PriceText;
 import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.UnitPrice;
@@ -150,45 +150,20 @@ class UseController {
 
   /** What a part weighed after cooking; empty fields take it back. */
   @PostMapping("/uses/{id}/parts/{slot}/cooked")
-  String cooked(
-      @PathVariable long id,
-      @PathVariable String slot,
-      @RequestParam(defaultValue = "") String out,
-      @RequestParam(defaultValue = "") String flesh,
-      RedirectAttributes later) {
-    try {
-      SentTwice.survive(
-          () -> {
-            cooked.weigh(id, slot, mass(out), mass(flesh));
-            return id;
-          });
-    } catch (Refusal | QuantityFormatException refusal) {
-      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
-        throw missing;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("refusedCooked", slot);
-      later.addFlashAttribute("typedOut", out);
-      later.addFlashAttribute("typedFlesh", flesh);
-      return "redirect:/uses/" + id;
-    }
-    return "redirect:/uses/" + id + "#row-" + slot;
-  }
-
-  private Optional<Mass> mass(String typed) {
-    return Optional.of(typed)
-        .filter(text -> !text.isBlank())
-        .map(text -> MassText.parse(text, houses.house().formats().system().small()).mass());
+  @Form(value = "/uses/{id}#row-{slot}", keeps = "typedCooked")
+  Done cooked(@PathVariable long id, @PathVariable String slot, Sent sent) {
+    cooked.weigh(id, slot, sent.given("out", sent::mass), sent.given("flesh", sent::mass));
+    return Done.QUIETLY;
   }
 
   @PostMapping("/uses/{id}/usual")
-  String usual(@PathVariable long id, RedirectAttributes later) {
+  @Form("/uses/{id}")
+  Done usual(@PathVariable long id) {
     List<String> left = usual.ofWeighed(id);
-    if (!left.isEmpty()) {
-      later.addFlashAttribute(
-          "left", words.say("use.said.no-usual-purpose", String.join(", ", left)));
-    }
-    return "redirect:/uses/" + id;
+    return left.isEmpty()
+        ? Done.QUIETLY
+        : Done.QUIETLY.with(
+            "left", words.say("use.said.no-usual-purpose", String.join(", ", left)));
   }
 
   private Use use(UseForm form, Purpose purpose) {

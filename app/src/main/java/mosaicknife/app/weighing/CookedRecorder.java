@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.lot.Cooked;
 import mosaicknife.core.lot.LotPart;
 import mosaicknife.core.lot.LotSheet;
@@ -65,6 +66,7 @@ public class CookedRecorder {
    * @throws Refusal if there is no such part, or the weights cannot be right
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public void weigh(long lotId, String slot, Optional<Mass> out, Optional<Mass> flesh) {
     LotPart part =
         sheets

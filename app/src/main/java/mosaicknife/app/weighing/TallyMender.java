@@ -9,6 +9,7 @@ import mosaicknife.app.house.HouseTray;
 import mosaicknife.app.house.TrayEditor;
 import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.breakdown.Diagnosis;
 import mosaicknife.core.breakdown.Explanation;
 import mosaicknife.core.breakdown.Explanation.Cause;
@@ -62,6 +63,7 @@ public class TallyMender {
    * @throws Refusal if the tally changed since and no longer says so
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public Optional<String> mend(
       long lotId,
       UUID id,

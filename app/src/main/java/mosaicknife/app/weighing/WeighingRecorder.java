@@ -18,6 +18,7 @@ import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
+import mosaicknife.app.shared.SentTwice;
 import mosaicknife.app.weighing.WeighingEntity.Place;
 import mosaicknife.app.weighing.WeighingEntity.Stamp;
 import mosaicknife.app.weighing.WeighingRepository.MassRow;
@@ -81,6 +82,7 @@ public class WeighingRecorder implements WeighedParts {
    * @throws Refusal if the weight cannot be, or someone else was first
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #take.lotId())")
+  @SentTwice
   public Weighed take(Take take) {
     List<PlaceRow> rows = place(take.lotId(), take.slot(), take.fishNo());
     PlaceRow at = rows.get(0);
@@ -260,6 +262,7 @@ public class WeighingRecorder implements WeighedParts {
    * @throws Refusal if it is not there, is another's, or was changed since
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public String takeBack(long lotId, UUID id, UUID weighing) {
     lots.checkOpen(lotId);
     WeighingEntity last =
@@ -306,6 +309,7 @@ public class WeighingRecorder implements WeighedParts {
    * @throws Refusal if the other part was weighed already, or the weight is gone or another's
    */
   @PreAuthorize("hasAuthority('WEIGH') and @here.of('LOT', #lotId)")
+  @SentTwice
   public Weighed move(long lotId, UUID id, UUID weighing, String slot) {
     WeighingEntity wrong =
         weighings
