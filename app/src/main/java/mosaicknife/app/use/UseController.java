@@ -16,9 +16,7 @@ import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
-import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Sent;
-import mosaicknife.app.shared.Typed;
 import mosaicknife.app.shared.Words;
 import mosaicknife.app.weighing.CookedRecorder;
 import mosaicknife.app.weighing.LotSheets;
@@ -26,16 +24,13 @@ import mosaicknife.core.anatomy.Purpose;
 import mosaicknife.core.lot.Held;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.quantity.PriceText;
-import mosaicknife.core.quantity.QuantityFormatException;
 import mosaicknife.core.quantity.UnitPrice;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The Second life station. */
 @Controller
@@ -83,7 +78,9 @@ class UseController {
     model.addAttribute("none", List.of());
     model.addAttribute("people", people.everybody());
     model.addAttribute("venueOfLot", sheet.lot().venue().id());
-    model.addAttribute("detail", part.or(() -> flashed(model)).orElse(""));
+    model.addAttribute(
+        "detail",
+        part.or(() -> Sent.kept(model, "typedUse").map(typed -> typed.get("slot"))).orElse(""));
     return "use/use";
   }
 
@@ -122,30 +119,16 @@ class UseController {
     return said;
   }
 
-  private static Optional<String> flashed(Model model) {
-    return Optional.ofNullable((String) model.getAttribute("refusedPart"));
-  }
-
   @PostMapping("/uses/{id}/parts/{slot}")
-  String assign(
+  @Form(value = "/uses/{id}", keeps = "typedUse")
+  Done assign(
       @PathVariable long id,
       @PathVariable String slot,
       @RequestParam int version,
       @RequestParam Purpose purpose,
-      @ModelAttribute UseForm form,
-      RedirectAttributes later) {
-    try {
-      purposes.assign(id, slot, version, purpose, use(form, purpose));
-    } catch (Refusal | QuantityFormatException refusal) {
-      if (refusal instanceof Refusal missing && missing.kind() == Refusal.Kind.MISSING) {
-        throw missing;
-      }
-      later.addFlashAttribute("sentence", words.say(refusal));
-      later.addFlashAttribute("refusedPart", slot);
-      later.addFlashAttribute("typed", form);
-      later.addFlashAttribute("typedPurpose", purpose);
-    }
-    return "redirect:/uses/" + id;
+      Sent sent) {
+    purposes.assign(id, slot, version, purpose, use(sent, purpose));
+    return Done.QUIETLY;
   }
 
   /** What a part weighed after cooking; empty fields take it back. */
@@ -166,27 +149,30 @@ class UseController {
             "left", words.say("use.said.no-usual-purpose", String.join(", ", left)));
   }
 
-  private Use use(UseForm form, Purpose purpose) {
+  private Use use(Sent sent, Purpose purpose) {
     Formats formats = houses.house().formats();
     boolean credited = purpose == Purpose.SECOND_PLATE || purpose == Purpose.POT;
     Optional<UnitPrice> value =
-        form.value().isBlank() || !credited
-            ? Optional.empty()
-            : Optional.of(
-                PriceText.parse(form.value(), formats.system().large(), formats.currency())
-                    .price());
+        credited
+            ? sent.given("value", sent::text)
+                .map(
+                    typed ->
+                        PriceText.parse(typed, formats.system().large(), formats.currency())
+                            .price())
+            : Optional.empty();
     return new Use(
-        PlainText.line(form.becomes(), 120, "becomes", FieldName.USE),
+        PlainText.line(sent.text("becomes"), 120, "becomes", FieldName.USE),
         value,
-        purpose == Purpose.HOLD ? held(form) : Optional.empty());
+        purpose == Purpose.HOLD ? held(sent) : Optional.empty());
   }
 
-  private static Optional<Held> held(UseForm form) {
-    String place = PlainText.line(form.place(), 80, "place", FieldName.PLACE);
-    if (form.until().isBlank() || place.isEmpty() || !form.keeper().matches("\\d{1,18}")) {
+  private static Optional<Held> held(Sent sent) {
+    String place = PlainText.line(sent.text("place"), 80, "place", FieldName.PLACE);
+    if (sent.text("until").isEmpty()
+        || place.isEmpty()
+        || !sent.text("keeper").matches("\\d{1,18}")) {
       return Optional.empty();
     }
-    return Optional.of(
-        new Held(Typed.day(form.until(), "until"), place, Typed.id(form.keeper(), "keeper")));
+    return Optional.of(new Held(sent.day("until"), place, sent.id("keeper")));
   }
 }
