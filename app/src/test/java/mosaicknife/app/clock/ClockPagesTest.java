@@ -151,6 +151,14 @@ public class ClockPagesTest extends WithPages {
   }
 
   @Test
+  public void aFormAnswersWithAPageOfTheHouseWhateverItSays() throws Exception {
+    for (String from : List.of("//elsewhere.example", "../x", "{x}", "a b?c#d")) {
+      String to = send("maren", "/clock/begin", "task", "x", "from", from).getHeader("Location");
+      assertTrue(to.matches("/[^/{}?# ]*"), to);
+    }
+  }
+
+  @Test
   public void aStockForTomorrowIsBegunAsLateAsItCan() throws Exception {
     Brew brew = stock(30);
     Schedule schedule = scheduled(brew);
@@ -343,7 +351,7 @@ public class ClockPagesTest extends WithPages {
             .orElseThrow();
     assertTrue(running.isRunning(), "worked out from facts, so a restart loses nothing");
     assertEquals(running.fixed().orElseThrow().by(), Optional.of("person" + person("maren")));
-    assertTrue(follow("maren", "/clock/done", "task", id, "from", "today").contains(": done."));
+    assertTrue(follow("maren", "/clock/done", "task", id, "from", "clock").contains(": done."));
     assertTrue(follow("tobiah", "/clock/done", "task", id).contains("not on the Clock any more"));
     assertTrue(
         day.gather().agenda().tasks().stream().noneMatch(one -> one.id().toString().equals(id)));
