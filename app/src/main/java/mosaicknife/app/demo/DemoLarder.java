@@ -14,6 +14,8 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.larder.ItemKeeper;
+import mosaicknife.app.larder.KeepingDays;
 import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.lot.Delivery;
 import mosaicknife.app.lot.LotRegister;
@@ -78,6 +80,8 @@ class DemoLarder {
   private final LotSheets sheets;
   private final PurposeAssigner purposes;
   private final LarderKeeper larder;
+  private final KeepingDays days;
+  private final ItemKeeper items;
   private final UseBook book;
   private final Clock clock;
 
@@ -90,6 +94,8 @@ class DemoLarder {
       LotSheets sheets,
       PurposeAssigner purposes,
       LarderKeeper larder,
+      KeepingDays days,
+      ItemKeeper items,
       UseBook book,
       Clock clock) {
     this.people = people;
@@ -100,6 +106,8 @@ class DemoLarder {
     this.sheets = sheets;
     this.purposes = purposes;
     this.larder = larder;
+    this.days = days;
+    this.items = items;
     this.book = book;
     this.clock = clock;
   }
@@ -204,7 +212,7 @@ class DemoLarder {
             Optional.of(Mass.ofGrams(700)),
             Optional.of(today.plusDays(1)),
             new Shelved.Spot(counter.id(), "Counter fridge", ines));
-    larder.send(UUID.randomUUID(), head, lantern.id());
+    items.send(UUID.randomUUID(), head, lantern.id());
     String stock =
         larder.make(
             UUID.randomUUID(),
@@ -217,13 +225,13 @@ class DemoLarder {
             List.of(LarderKeeper.Input.part(lot, "belly", Mass.ofGrams(290))));
     Instant now = clock.instant();
     for (String cooked : List.of(stock, rillettes)) {
-      larder.chilled(
+      items.chilled(
           cooked,
           new Chilled(
               Temperature.ofCelsius(4), now, now.minus(COOLED), "probe 1", Optional.empty()));
     }
-    larder.takeUnits(UUID.randomUUID(), rillettes, 1, Out.EATEN, "");
-    larder.take(UUID.randomUUID(), stock, Optional.of(Mass.ofGrams(450)), Out.EATEN, "");
+    items.takeUnits(UUID.randomUUID(), rillettes, 1, Out.EATEN, "");
+    items.take(UUID.randomUUID(), stock, Optional.of(Mass.ofGrams(450)), Out.EATEN, "");
   }
 
   private LarderKeeper.PutAway away(
@@ -239,7 +247,7 @@ class DemoLarder {
         made.allergens(),
         new Shelved.Traits(false, false, false),
         until,
-        larder.keeping(Optional.of(FoodState.COOKED), false, List.of()),
+        days.keeping(Optional.of(FoodState.COOKED), false, List.of()),
         FoodState.COOKED,
         new Shelved.Spot(venue.id(), place, people.idOf("tobiah")));
   }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.larder.ChilledForm;
-import mosaicknife.app.larder.LarderKeeper;
+import mosaicknife.app.larder.Spots;
 import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Refusal;
@@ -26,15 +26,14 @@ class MakingController {
   private final Makings makings;
   private final Transfers transfers;
   private final OnTheHob hob;
-  private final LarderKeeper larder;
+  private final Spots spots;
   private final Clock clock;
 
-  MakingController(
-      Makings makings, Transfers transfers, OnTheHob hob, LarderKeeper larder, Clock clock) {
+  MakingController(Makings makings, Transfers transfers, OnTheHob hob, Spots spots, Clock clock) {
     this.makings = makings;
     this.transfers = transfers;
     this.hob = hob;
-    this.larder = larder;
+    this.spots = spots;
     this.clock = clock;
   }
 
@@ -45,7 +44,7 @@ class MakingController {
       throw Refusal.ofStale("homes.problem.on-the-hob");
     }
     Shelved.Spot spot =
-        larder.spot(sent.id("venue"), sent.text("place"), Optional.of(sent.id("by")));
+        spots.spot(sent.id("venue"), sent.text("place"), Optional.of(sent.id("by")));
     boolean served = !sent.text("served").isEmpty();
     Made made =
         new Made(

@@ -14,6 +14,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.ItemKeeper;
+import mosaicknife.app.larder.KeepingDays;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.larder.LarderKeeper.Input;
@@ -64,6 +66,8 @@ public class Makings {
   private final SubProducts subProducts;
   private final LotSheets sheets;
   private final LarderKeeper larder;
+  private final KeepingDays days;
+  private final ItemKeeper items;
   private final LarderBook shelves;
   private final PurposeAssigner purposes;
   private final HouseSettings houses;
@@ -80,6 +84,8 @@ public class Makings {
       SubProducts subProducts,
       LotSheets sheets,
       LarderKeeper larder,
+      KeepingDays days,
+      ItemKeeper items,
       LarderBook shelves,
       PurposeAssigner purposes,
       HouseSettings houses,
@@ -94,6 +100,8 @@ public class Makings {
     this.subProducts = subProducts;
     this.sheets = sheets;
     this.larder = larder;
+    this.days = days;
+    this.items = items;
     this.shelves = shelves;
     this.purposes = purposes;
     this.houses = houses;
@@ -339,10 +347,10 @@ public class Makings {
     List<Input> there = there(planned);
     boolean hot = LabelFacts.comesHot(use) && wentIn.isEmpty() && !made.served();
     if (hot) {
-      larder.checkCold(made.cold());
+      days.checkCold(made.cold());
     }
     if (hot && LabelFacts.needsCore(use)) {
-      larder.checkCore(made.cold());
+      days.checkCore(made.cold());
     }
     Mass fish = Mass.total(there.stream().map(Input::mass).toList());
     Batch batch = new Batch(use, fish, fish);
@@ -355,7 +363,7 @@ public class Makings {
     Keeping keeping = keeping(use, all);
     LocalDate until = made.useBy().orElseGet(() -> keeping.atMost(usual(use)));
     if (use.isAged()) {
-      larder.checkRaw(there, until);
+      days.checkRaw(there, until);
     }
     Refusal.ifFound(keeping.problem(until));
     if (use.purpose() == Purpose.HOLD) {
@@ -379,10 +387,10 @@ public class Makings {
             use.kept().state(),
             made.spot());
     String code = larder.make(derived("making:" + id), away, all);
-    made.cold().filter(cold -> hot).ifPresent(cold -> larder.chilled(code, cold));
+    made.cold().filter(cold -> hot).ifPresent(cold -> items.chilled(code, cold));
     end(id, larder.numberOf(code), "");
     if (made.served()) {
-      larder.take(UUID.randomUUID(), code, Optional.empty(), Entry.Out.EATEN, "");
+      items.take(UUID.randomUUID(), code, Optional.empty(), Entry.Out.EATEN, "");
     }
     return code;
   }
@@ -404,7 +412,7 @@ public class Makings {
   }
 
   private Keeping keeping(FishUse use, List<Input> fish) {
-    return larder.keeping(
+    return days.keeping(
         use.isAged() ? Optional.empty() : Optional.of(use.kept().state()),
         use.cautions().contains(FishUse.Caution.VACUUM),
         fish);

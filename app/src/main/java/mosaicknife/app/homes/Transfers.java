@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.ItemKeeper;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.larder.LarderKeeper;
 import mosaicknife.app.larder.LarderKeeper.Input;
@@ -37,6 +38,7 @@ public class Transfers {
   private final MakingBook open;
   private final LotSheets sheets;
   private final LarderKeeper larder;
+  private final ItemKeeper items;
   private final LarderBook shelves;
   private final HouseSettings houses;
   private final CurrentPerson current;
@@ -48,6 +50,7 @@ public class Transfers {
       MakingBook open,
       LotSheets sheets,
       LarderKeeper larder,
+      ItemKeeper items,
       LarderBook shelves,
       HouseSettings houses,
       CurrentPerson current,
@@ -57,6 +60,7 @@ public class Transfers {
     this.open = open;
     this.sheets = sheets;
     this.larder = larder;
+    this.items = items;
     this.shelves = shelves;
     this.houses = houses;
     this.current = current;
@@ -159,7 +163,7 @@ public class Transfers {
   private String send(ToMake making, Leg leg) {
     UUID client = own("way:" + making.id() + ":" + leg.number());
     String code = leg.input().label().orElseGet(() -> label(making, leg, client));
-    larder.send(own("sent:" + client), code, making.venue());
+    items.send(own("sent:" + client), code, making.venue());
     return code;
   }
 

@@ -47,6 +47,8 @@ class LarderController {
 
   private final LarderBook book;
   private final LarderKeeper keeper;
+  private final ItemKeeper items;
+  private final Spots spots;
   private final HouseSettings houses;
   private final PeopleRegister people;
   private final CurrentPerson current;
@@ -56,6 +58,8 @@ class LarderController {
   LarderController(
       LarderBook book,
       LarderKeeper keeper,
+      ItemKeeper items,
+      Spots spots,
       HouseSettings houses,
       PeopleRegister people,
       CurrentPerson current,
@@ -63,6 +67,8 @@ class LarderController {
       Clock clock) {
     this.book = book;
     this.keeper = keeper;
+    this.items = items;
+    this.spots = spots;
     this.houses = houses;
     this.people = people;
     this.current = current;
@@ -164,9 +170,9 @@ class LarderController {
             .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
     String reason = sent.text("reason");
     if (book.get(code).isCounted() && isCount(sent)) {
-      keeper.takeUnits(sent.own(), code, sent.count("amount", 1, MOST_UNITS), what, reason);
+      items.takeUnits(sent.own(), code, sent.count("amount", 1, MOST_UNITS), what, reason);
     } else {
-      keeper.take(sent.own(), code, sent.given("amount", sent::someMass), what, reason);
+      items.take(sent.own(), code, sent.given("amount", sent::someMass), what, reason);
     }
     return Done.said("larder.said.done", what.name());
   }
@@ -180,7 +186,7 @@ class LarderController {
   Done weigh(@PathVariable String code, Sent sent) {
     Mass mass = sent.someMass("weight");
     Mass trim = sent.given("trim", sent::someMass).orElse(Mass.ZERO);
-    keeper.weigh(sent.own(), code, mass, trim, sent.text("note"));
+    items.weigh(sent.own(), code, mass, trim, sent.text("note"));
     return Done.said("larder.said.weighed-now", formats().mass(mass));
   }
 
@@ -192,17 +198,17 @@ class LarderController {
     Item item = book.get(code);
     boolean arrives = item.underWay().isPresent();
     if (!arrives && item.spot().venue() != to) {
-      keeper.send(sent.own(), code, to);
+      items.send(sent.own(), code, to);
       return Done.said("larder.said.sent-now", houses.getVenue(to).name());
     }
     Shelved.Spot spot = spot(sent);
-    keeper.move(
+    items.move(
         sent.own(), code, spot, arrives ? sent.given("weight", sent::someMass) : Optional.empty());
     return Done.said("larder.said.moved-now", spot.place());
   }
 
   private Shelved.Spot spot(Sent sent) {
-    return keeper.spot(sent.id("venue"), sent.text("place"), Optional.of(sent.id("by")));
+    return spots.spot(sent.id("venue"), sent.text("place"), Optional.of(sent.id("by")));
   }
 
   @PostMapping("/larder/{code}/turn")
@@ -212,7 +218,7 @@ class LarderController {
         Typed.choice(FoodState.values(), sent.text("state"))
             .filter(one -> one != FoodState.RAW)
             .orElseThrow(() -> Refusal.ofStale("weighing.problem.the-page-was-not-complete"));
-    keeper.turn(
+    items.turn(
         sent.own(),
         code,
         to,
@@ -225,7 +231,7 @@ class LarderController {
   @Form("/larder/{code}")
   Done date(@PathVariable String code, Sent sent) {
     LocalDate day = sent.day("until");
-    keeper.date(sent.own(), code, day, sent.text("dayReason"));
+    items.date(sent.own(), code, day, sent.text("dayReason"));
     return Done.said("larder.said.dated-now", day);
   }
 
@@ -233,7 +239,7 @@ class LarderController {
   @PostMapping("/larder/{code}/frozen")
   @Form("/larder/{code}")
   Done froze(@PathVariable String code, Sent sent) {
-    keeper.froze(
+    items.froze(
         sent.own(),
         code,
         sent.temperature("core"),
@@ -271,7 +277,7 @@ class LarderController {
     if (how.equals("SO")) {
       there.ifPresent(mass -> Refusal.ifFound(LarderRules.allThere(item, mass)));
     }
-    keeper.count(sent.own(), read, there, how.equals("MISSING"));
+    items.count(sent.own(), read, there, how.equals("MISSING"));
     return Done.said("larder.said.counted", item.shelved().name());
   }
 

@@ -19,8 +19,9 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.larder.LarderKeeper;
+import mosaicknife.app.larder.KeepingDays;
 import mosaicknife.app.larder.LarderKeeper.Input;
+import mosaicknife.app.larder.Spots;
 import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.Form;
@@ -65,7 +66,8 @@ class PotController {
   private final PotBook book;
   private final PotKeeper keeper;
   private final ColdChainKeeper limits;
-  private final LarderKeeper larder;
+  private final KeepingDays days;
+  private final Spots spots;
   private final PotPrices prices;
   private final Scraps scraps;
   private final PeopleRegister people;
@@ -79,7 +81,8 @@ class PotController {
       PotBook book,
       PotKeeper keeper,
       ColdChainKeeper limits,
-      LarderKeeper larder,
+      KeepingDays days,
+      Spots spots,
       PotPrices prices,
       Scraps scraps,
       PeopleRegister people,
@@ -91,7 +94,8 @@ class PotController {
     this.book = book;
     this.keeper = keeper;
     this.limits = limits;
-    this.larder = larder;
+    this.days = days;
+    this.spots = spots;
     this.prices = prices;
     this.scraps = scraps;
     this.people = people;
@@ -282,8 +286,7 @@ class PotController {
     model.addAttribute("me", current.get().id());
     model.addAttribute(
         "until",
-        larder
-            .keeping(Optional.of(FoodState.COOKED), false, brew.making().from())
+        days.keeping(Optional.of(FoodState.COOKED), false, brew.making().from())
             .atMost(houses.today().plusDays(brew.plan().method().keeps())));
     model.addAttribute("clockNow", formats.time(now));
     model.addAttribute("jellies", PotKeeper.Jelly.values());
@@ -349,7 +352,7 @@ class PotController {
   Done pack(@PathVariable long id, Sent sent) {
     Brew brew = book.find(id).orElseThrow(() -> Refusal.ofStale("pot.problem.packed-already"));
     Shelved.Spot spot =
-        larder.spot(brew.making().venue(), sent.text("place"), Optional.of(sent.id("by")));
+        spots.spot(brew.making().venue(), sent.text("place"), Optional.of(sent.id("by")));
     Made made =
         new Made(
             sent.count("units", 1, MOST_UNITS),

@@ -54,7 +54,7 @@ import org.testng.annotations.Test;
 public class LarderPagesTest extends WithPages {
 
   @Autowired private LarderBook book;
-  @Autowired private LarderKeeper keeper;
+  @Autowired private ItemKeeper keeper;
   @Autowired private LotRegister lots;
   @Autowired private LotSheets sheets;
   @Autowired private LotInspector inspections;
