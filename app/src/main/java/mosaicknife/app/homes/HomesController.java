@@ -11,7 +11,7 @@ import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Permission;
-import mosaicknife.app.homes.Makings.Choice;
+import mosaicknife.app.homes.Decisions.Choice;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.Form;
@@ -50,7 +50,7 @@ class HomesController {
   private final PlanDesk desk;
   private final ComingPlanner coming;
   private final MakingBook open;
-  private final Makings makings;
+  private final Decisions decisions;
   private final UseBook book;
   private final MakeList list;
   private final PeopleRegister people;
@@ -63,7 +63,7 @@ class HomesController {
       PlanDesk desk,
       ComingPlanner coming,
       MakingBook open,
-      Makings makings,
+      Decisions decisions,
       UseBook book,
       MakeList list,
       PeopleRegister people,
@@ -74,7 +74,7 @@ class HomesController {
     this.desk = desk;
     this.coming = coming;
     this.open = open;
-    this.makings = makings;
+    this.decisions = decisions;
     this.book = book;
     this.list = list;
     this.people = people;
@@ -168,7 +168,7 @@ class HomesController {
   @Form("/uses")
   Done accept(@RequestParam(defaultValue = "") List<String> making, Sent sent) {
     List<Choice> choices = making.stream().map(HomesController::choice).toList();
-    makings.accept(sent.own(), choices);
+    decisions.accept(sent.own(), choices);
     return Done.said("homes.said.accepted", choices.size());
   }
 
@@ -201,7 +201,7 @@ class HomesController {
   @PostMapping("/uses/decide")
   @Form(value = "/uses#parts", keeps = "typedPart")
   Done decide(Sent sent) {
-    makings.decide(
+    decisions.decide(
         sent.own(),
         sent.text("use"),
         sent.id("venue"),

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import mosaicknife.app.homes.MakingBook.Called;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.larder.KeepingDays;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.core.larder.LabelFacts;
@@ -26,7 +27,7 @@ class MakeList {
   private final HandReader hand;
   private final OnTheHob hob;
   private final HouseSettings houses;
-  private final Makings makings;
+  private final KeepingDays days;
 
   MakeList(
       MakingBook open,
@@ -35,14 +36,14 @@ class MakeList {
       HandReader hand,
       OnTheHob hob,
       HouseSettings houses,
-      Makings makings) {
+      KeepingDays days) {
     this.open = open;
     this.products = products;
     this.transfers = transfers;
     this.hand = hand;
     this.hob = hob;
     this.houses = houses;
-    this.makings = makings;
+    this.days = days;
   }
 
   /** Something that is to be made. */
@@ -98,7 +99,7 @@ class MakeList {
         one.units(),
         formats.mass(one.mass()),
         formats.mass(batch.out()),
-        makings.lastDay(one.use(), one.from()).toString(),
+        days.lastDay(one.use(), one.from()).toString(),
         one.from().stream().map(input -> from(input, names, formats)).toList(),
         transfers.legs(one).stream().map(leg -> leg(one, leg, names, venues, formats)).toList(),
         ingredients(one, batch, products.of(batch, one.venue()), formats),

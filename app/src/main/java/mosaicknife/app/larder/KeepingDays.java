@@ -19,6 +19,7 @@ import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.LotSheet;
 import mosaicknife.core.safety.FoodState;
 import mosaicknife.core.safety.Limit;
+import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.HandId;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,6 +69,41 @@ public class KeepingDays {
   Keeping.Of of(LotSheet sheet, LotPart part) {
     LocalDate last = LotRules.lastRawDay(sheet.lot(), part, houses.today(), zone());
     return new Keeping.Of(part.name(), FoodState.RAW, false, last);
+  }
+
+  /**
+   * Returns the last day that is offered for something that is made today.
+   *
+   * @param use what is made
+   * @param fish what it is made of
+   * @return as long as the use says, and no longer than its state and what it is made of keep
+   */
+  public LocalDate lastDay(FishUse use, List<LarderKeeper.Input> fish) {
+    return keeping(use, fish).atMost(usual(use));
+  }
+
+  /**
+   * Returns the last day the use says.
+   *
+   * @param use what is made
+   * @return its days from today
+   */
+  public LocalDate usual(FishUse use) {
+    return houses.today().plusDays(use.keeps());
+  }
+
+  /**
+   * Works out how long something may be kept that is made by a use.
+   *
+   * @param use the use
+   * @param fish parts and items it is made of
+   * @return the latest day, and why
+   */
+  public Keeping keeping(FishUse use, List<LarderKeeper.Input> fish) {
+    return keeping(
+        use.isAged() ? Optional.empty() : Optional.of(use.kept().state()),
+        use.cautions().contains(FishUse.Caution.VACUUM),
+        fish);
   }
 
   /**

@@ -15,9 +15,10 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.device.Probe;
+import mosaicknife.app.homes.Decisions;
+import mosaicknife.app.homes.Decisions.Choice;
 import mosaicknife.app.homes.HandReader;
 import mosaicknife.app.homes.Makings;
-import mosaicknife.app.homes.Makings.Choice;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper.Input;
@@ -67,6 +68,7 @@ public class PotKeeper {
   private final UseBook uses;
   private final PotPrices prices;
   private final Makings makings;
+  private final Decisions decisions;
   private final Probe probe;
   private final ColdChainKeeper limits;
   private final HouseSettings houses;
@@ -86,6 +88,7 @@ public class PotKeeper {
       UseBook uses,
       PotPrices prices,
       Makings makings,
+      Decisions decisions,
       Probe probe,
       ColdChainKeeper limits,
       HouseSettings houses,
@@ -103,6 +106,7 @@ public class PotKeeper {
     this.uses = uses;
     this.prices = prices;
     this.makings = makings;
+    this.decisions = decisions;
     this.probe = probe;
     this.limits = limits;
     this.houses = houses;
@@ -278,7 +282,7 @@ public class PotKeeper {
     }
     Map<HandId, Mass> from = new HashMap<>();
     worked.picked().forEach((part, mass) -> from.put(part.id(), mass));
-    long making = makings.accept(clientId, new Choice(worked.use().code(), venue, units, from));
+    long making = decisions.accept(clientId, new Choice(worked.use().code(), venue, units, from));
     long batch =
         batches
             .saveAndFlush(

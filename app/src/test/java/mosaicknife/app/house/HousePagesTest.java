@@ -86,7 +86,7 @@ public class HousePagesTest extends WithPages {
     assertEquals(suppliers.get(id).contact(), "");
     assertEquals(
         send("ines", "/house/suppliers/" + id, "days", "SOMEDAY").getStatus(), 422, "no such day");
-    assertEquals(send("ines", "/house/suppliers/999999", "contact", "x").getStatus(), 302);
+    assertEquals(send("ines", "/house/suppliers/999999", "contact", "x").getStatus(), 404);
   }
 
   @Test

@@ -2,6 +2,7 @@ package mosaicknife.app.use;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.hasEntry;
 import static org.hamcrest.Matchers.not;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -230,7 +231,7 @@ public class PurposePagesTest extends WithDatabase {
             flash()
                 .attribute(
                     "sentence", containsString("A portion must weigh between 5 g and 5.000 kg")))
-        .andExpect(flash().attribute("typedPortion", "9 kg"));
+        .andExpect(flash().attribute("typedCost", hasEntry("portion", "9 kg")));
   }
 
   private ResultActions cook(String slot, String out, String flesh) throws Exception {
@@ -265,7 +266,7 @@ public class PurposePagesTest extends WithDatabase {
     cook("fillet-left", "2 kg", "")
         .andExpect(
             flash().attribute("sentence", containsString("can’t come off the heat with 2.000 kg")))
-        .andExpect(flash().attribute("typedOut", "2 kg"));
+        .andExpect(flash().attribute("typedCooked", hasEntry("out", "2 kg")));
     cook("fillet-left", "1 kg", "1.1 kg")
         .andExpect(flash().attribute("sentence", containsString("come off the bone")));
     for (String bad : List.of("-5", "<b>", "0", "a lot")) {
