@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import mosaicknife.core.breakdown.Explanation.Cause;
 import mosaicknife.core.breakdown.TallyLine.Input;
@@ -74,6 +77,9 @@ public final class GrossErrors {
 
   /** Lines whose probabilities differ by less are as likely. */
   private static final double ALIKE = 0.1;
+
+  /** So many slips are tried two by two: all those of one fish. */
+  private static final int MOST_PAIRED = 400;
 
   /** Stands for what is whole in place of the number of a line. */
   private static final int WHOLE = -1;
@@ -512,22 +518,37 @@ public final class GrossErrors {
 
   /** Each slip by itself, and where the tally is far off with another one on another line. */
   private void addSlips() {
+    Set<Slip> paired = isFarOff ? likeliest() : Set.of();
     for (Slip slip : slips) {
-      int i = slip.line();
       double alone = written.with(slip.change());
-      double paired = Double.NEGATIVE_INFINITY;
-      if (isFarOff) {
+      double both = Double.NEGATIVE_INFINITY;
+      if (paired.contains(slip)) {
         alone = sum(alone, withAnother(slip));
-        for (Slip other : slips) {
-          if (other.line() != i) {
-            paired = sum(paired, other.rate() + written.with(slip.change(), other.change()));
+        for (Slip other : paired) {
+          if (other.line() != slip.line()) {
+            both = sum(both, other.rate() + written.with(slip.change(), other.change()));
           }
         }
       }
       double rate = slip.rate();
-      double weight = rate + sum(alone, paired);
-      ways.add(new Way(i, -1, slip.cause(), slip.tray(), slip.corrected(), weight, rate + paired));
+      ways.add(
+          new Way(
+              slip.line(),
+              -1,
+              slip.cause(),
+              slip.tray(),
+              slip.corrected(),
+              rate + sum(alone, both),
+              rate + both));
     }
+  }
+
+  /** Of a lot of many fish only the slips are paired that bring their own row nearest its norm. */
+  private Set<Slip> likeliest() {
+    return slips.stream()
+        .sorted(Comparator.comparingDouble(slip -> -slip.rate() - slip.change().density()))
+        .limit(MOST_PAIRED)
+        .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 
   /** The same, where another line is wrong as well, in whatever way. */
