@@ -192,7 +192,7 @@ public class PurposePagesTest extends WithDatabase {
         .apply("becomes", "stock on Saturday")
         .send()
         .andExpect(flash().attribute("sentence", containsString("a date, a place and a person")))
-        .andExpect(flash().attribute("refusedPart", "frame"));
+        .andExpect(flash().attribute("typedUse", hasEntry("slot", "frame")));
     post("frame", "HOLD")
         .apply("until", LocalDate.now(ZoneOffset.UTC).minusDays(1).toString())
         .apply("place", "freezer")
