@@ -2,7 +2,6 @@ package mosaicknife.app.homes;
 
 import java.time.Clock;
 import java.util.List;
-import java.util.Optional;
 import mosaicknife.app.homes.Makings.Made;
 import mosaicknife.app.larder.ChilledForm;
 import mosaicknife.app.larder.Spots;
@@ -43,8 +42,7 @@ class MakingController {
     if (hob.pots().containsKey(id)) {
       throw Refusal.ofStale("homes.problem.on-the-hob");
     }
-    Shelved.Spot spot =
-        spots.spot(sent.id("venue"), sent.text("place"), Optional.of(sent.id("by")));
+    Shelved.Spot spot = spots.read(sent.id("venue"), sent);
     boolean served = !sent.text("served").isEmpty();
     Made made =
         new Made(

@@ -104,12 +104,11 @@ record MarinadeForm(Map<String, String> typed) implements Serializable {
       return Optional.empty();
     }
     int[] minutes = TIMES.stream().mapToInt(this::minutes).toArray();
-    for (int i = 1; i < minutes.length; i++) {
-      if (minutes[i] < minutes[i - 1]) {
-        throw Refusal.ofField(TIMES.get(i), "kitchen.problem.own-times");
-      }
+    Window own = new Window(minutes[0], minutes[1], minutes[2]);
+    if (!own.isInOrder()) {
+      throw Refusal.ofField(TIMES.get(0), "kitchen.problem.own-times");
     }
-    return Optional.of(new Window(minutes[0], minutes[1], minutes[2]));
+    return Optional.of(own);
   }
 
   private int minutes(String time) {

@@ -1,10 +1,6 @@
 package mosaicknife.app.larder;
 
-import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalTime;
-import java.time.ZoneId;
-import java.time.ZonedDateTime;
 import java.util.Optional;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
@@ -16,9 +12,6 @@ import mosaicknife.core.heat.Chilled;
 public final class ChilledForm {
 
   private static final int LONGEST_NAME = 60;
-
-  /** Tablets are not all on the second. */
-  private static final Duration AHEAD = Duration.ofMinutes(2);
 
   private ChilledForm() {}
 
@@ -37,18 +30,9 @@ public final class ChilledForm {
                 new Chilled(
                     cold,
                     now,
-                    latest(sent.time("offHeat"), sent.zone(), now),
+                    sent.lately("offHeat", now),
                     PlainText.needed(
                         sent.text("instrument"), LONGEST_NAME, "instrument", FieldName.INSTRUMENT),
                     sent.given("core", sent::temperature)));
-  }
-
-  /** The last time the clock showed that. */
-  private static Instant latest(LocalTime time, ZoneId zone, Instant now) {
-    ZonedDateTime today = now.atZone(zone).with(time);
-    if (!today.toInstant().isAfter(now)) {
-      return today.toInstant();
-    }
-    return today.toInstant().isAfter(now.plus(AHEAD)) ? today.minusDays(1).toInstant() : now;
   }
 }

@@ -201,14 +201,10 @@ class LarderController {
       items.send(sent.own(), code, to);
       return Done.said("larder.said.sent-now", houses.getVenue(to).name());
     }
-    Shelved.Spot spot = spot(sent);
+    Shelved.Spot spot = spots.read(sent.id("venue"), sent);
     items.move(
         sent.own(), code, spot, arrives ? sent.given("weight", sent::someMass) : Optional.empty());
     return Done.said("larder.said.moved-now", spot.place());
-  }
-
-  private Shelved.Spot spot(Sent sent) {
-    return spots.spot(sent.id("venue"), sent.text("place"), Optional.of(sent.id("by")));
   }
 
   @PostMapping("/larder/{code}/turn")
@@ -318,7 +314,7 @@ class LarderController {
   @PostMapping("/larder/put/{lot}/{slot}")
   @Form(value = "/uses/{lot}#row-{slot}", keeps = "typedShelf")
   Done put(@PathVariable long lot, @PathVariable String slot, Sent sent) {
-    Shelved.Spot spot = spot(sent);
+    Shelved.Spot spot = spots.read(sent.id("venue"), sent);
     String code =
         keeper.put(
             sent.own(),

@@ -3,7 +3,6 @@ package mosaicknife.app.pot;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.ZonedDateTime;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -312,18 +311,10 @@ class PotController {
   @Form("/pot/{id}")
   Done read(@PathVariable long id, Sent sent) {
     Temperature read = sent.temperature("temperature");
-    keeper.read(sent.own("sent"), id, read, today(sent), sent.text("instrument"));
+    Instant now = clock.instant();
+    Instant at = sent.given("at", field -> sent.lately(field, now)).orElse(now);
+    keeper.read(sent.own("sent"), id, read, at, sent.text("instrument"));
     return Done.said("pot.said.read", read);
-  }
-
-  /** A time of today; one that lies ahead was yesterday, as after midnight. */
-  private Instant today(Sent sent) {
-    ZonedDateTime now = clock.instant().atZone(sent.zone());
-    return sent.given("at", sent::time)
-        .map(now::with)
-        .map(then -> then.isAfter(now.plusMinutes(2)) ? then.minusDays(1) : then)
-        .orElse(now)
-        .toInstant();
   }
 
   @PostMapping("/pot/{id}/probe")
@@ -351,8 +342,7 @@ class PotController {
   @Form("/pot/{id}")
   Done pack(@PathVariable long id, Sent sent) {
     Brew brew = book.find(id).orElseThrow(() -> Refusal.ofStale("pot.problem.packed-already"));
-    Shelved.Spot spot =
-        spots.spot(brew.making().venue(), sent.text("place"), Optional.of(sent.id("by")));
+    Shelved.Spot spot = spots.read(brew.making().venue(), sent);
     Made made =
         new Made(
             sent.count("units", 1, MOST_UNITS),

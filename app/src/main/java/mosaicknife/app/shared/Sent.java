@@ -1,10 +1,11 @@
 package mosaicknife.app.shared;
 
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,6 +21,9 @@ import org.springframework.ui.Model;
  * is refused by its name; one that was not sent is an empty one.
  */
 public final class Sent {
+
+  /** Tablets are not all on the second. */
+  private static final Duration AHEAD = Duration.ofMinutes(2);
 
   private final Map<String, String> typed;
   private final Formats formats;
@@ -112,15 +116,6 @@ public final class Sent {
     return ClientIds.of(typed.get(field));
   }
 
-  /**
-   * Returns where the house is.
-   *
-   * @return its time zone
-   */
-  public ZoneId zone() {
-    return formats.zone();
-  }
-
   /** As {@link Typed#id}. */
   public long id(String field) {
     return Typed.id(text(field), field);
@@ -149,6 +144,23 @@ public final class Sent {
   /** As {@link Typed#moment}, by the clock of the house. */
   public Instant moment(String field) {
     return Typed.moment(text(field), formats.zone(), field);
+  }
+
+  /**
+   * Reads when the clock on the wall last showed a time: one that lies ahead was yesterday, as
+   * after midnight.
+   *
+   * @param field the name of the field
+   * @param now the moment
+   * @return the moment, not after now
+   * @throws Refusal if it is no time
+   */
+  public Instant lately(String field, Instant now) {
+    ZonedDateTime today = now.atZone(formats.zone()).with(time(field));
+    if (!today.toInstant().isAfter(now)) {
+      return today.toInstant();
+    }
+    return today.toInstant().isAfter(now.plus(AHEAD)) ? today.minusDays(1).toInstant() : now;
   }
 
   /**

@@ -67,7 +67,10 @@ public record Marinade(
     parts = List.copyOf(parts);
     Check.that(!parts.isEmpty(), "Expected a part");
     Check.notNull(grams, "grams");
-    Check.notNull(own, "the house's own times");
+    Check.that(
+        own.filter(times -> !times.isInOrder()).isEmpty(),
+        "Expected the three times one after the other, found ",
+        own);
   }
 
   /** What it does. */
@@ -166,6 +169,15 @@ public record Marinade(
     private static Window read(String text) {
       int[] minutes = Arrays.stream(text.split("/", -1)).mapToInt(Integer::parseInt).toArray();
       return new Window(minutes[0], minutes[1], minutes[2]);
+    }
+
+    /**
+     * Returns whether its times come one after the other, within thirty days.
+     *
+     * @return false for what cannot be
+     */
+    public boolean isInOrder() {
+      return 0 < ready && ready <= best && best <= spoiled && spoiled <= LONGEST;
     }
 
     /**

@@ -131,6 +131,11 @@ public class MarinadeTest {
     assertEquals(own.window(10, white(Texture.FLAKY)), new Window(30, 75, 120));
     assertEquals(own.estimate(20, white(Texture.FLAKY)), new Window(240, 530, 960));
     assertEquals(Marinade.read(own.write()), own);
+    for (Window wrong : List.of(new Window(0, 1, 2), new Window(3, 2, 4), new Window(1, 3, 2))) {
+      assertFalse(wrong.isInOrder(), wrong.toString());
+    }
+    assertTrue(new Window(60, 60, 43_200).isInOrder());
+    assertFalse(new Window(60, 60, 43_201).isInOrder(), "more than thirty days");
     assertEquals(Marinade.read("o;O;MARINADE;NONE;salt/1/NONE;180;320;").own(), Optional.empty());
   }
 
