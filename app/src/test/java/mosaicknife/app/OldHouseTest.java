@@ -55,9 +55,55 @@ public class OldHouseTest {
       from lot_part order by lot_id, slot
       """;
 
+  /**
+   * What stands in a section of the book as a table of its own kept it, and where it stands now.
+   */
+  private static final Map<String, List<String>> SECTIONS =
+      Map.of(
+          "KETTLE",
+          List.of(
+              "select venue_id || ' ' || name || ' ' || litres || ' ' || watts from kettle",
+              "venue_id || ' ' || (body #>> '{kettle,name}') || ' ' || (body #>> '{kettle,litres}')"
+                  + " || ' ' || (body #>> '{kettle,watts}')"),
+          "WORKER",
+          List.of(
+              "select person_id || ' ' || knife || ' ' || from_minute || ' ' || length(days)"
+                  + " from clock_worker",
+              "person_id || ' ' || (body -> 'skills' ? 'KNIFE') || ' '"
+                  + " || extract(epoch from (body #>> '{shift,begin,at}')::time)::int / 60 || ' '"
+                  + " || jsonb_array_length(body #> '{shift,begin,days}')"),
+          "SERVICE",
+          List.of(
+              "select venue_id || ' ' || name || ' ' || at_minute || ' ' || retired"
+                  + " from clock_service",
+              "venue_id || ' ' || (body ->> 'name') || ' '"
+                  + " || extract(epoch from (body #>> '{time,at}')::time)::int / 60 || ' '"
+                  + " || retired"),
+          "ROOM",
+          List.of(
+              "select venue_id || ' ' || what || ' ' || amount from venue_room",
+              "venue_id || ' ' || (body ->> 'what') || ' ' || (body ->> 'amount')"),
+          "USE",
+          List.of("select code || body from house_use", "code || (body #>> '{}')"),
+          "LENGTH_RULE",
+          List.of(
+              "select species || ' ' || minimum_mm || ' ' || expires from length_rule",
+              "(body ->> 'species') || ' ' || (body ->> 'minimum') || ' ' || (body ->> 'expires')"),
+          "FREEZING_RULE",
+          List.of(
+              "select at_most_dc || ' ' || hours || ' ' || coalesce(thickest_mm, 0)"
+                  + " from freezing_rule",
+              "(body ->> 'atMost') || ' ' || (body ->> 'hours') || ' '"
+                  + " || coalesce((body ->> 'thickest')::int, 0)"),
+          "OPTION",
+          List.of(
+              "select option || ' ' || choice || ' ' || set_by from house_option",
+              "code || ' ' || (body ->> 'choice') || ' ' || kept_by"));
+
   private String url;
   private Map<String, List<String>> before;
   private List<String> went;
+  private final Map<String, List<String>> stood = new TreeMap<>();
 
   @BeforeClass
   void bringUpToDate() throws Exception {
@@ -69,6 +115,9 @@ public class OldHouseTest {
     }
     before = facts();
     went = rows(GOES);
+    for (String section : SECTIONS.keySet()) {
+      stood.put(section, rows(SECTIONS.get(section).get(0)).stream().sorted().toList());
+    }
     Flyway.configure()
         .dataSource(url, TestDatabase.user(), TestDatabase.password())
         .locations("classpath:db/migration")
@@ -131,20 +180,51 @@ public class OldHouseTest {
   }
 
   @Test
+  public void whatHadATableOfItsOwnStandsInTheBook() throws SQLException {
+    for (String section : SECTIONS.keySet()) {
+      assertEquals(
+          rows(
+                  "select "
+                      + SECTIONS.get(section).get(1)
+                      + " from house_book where book = '"
+                      + section
+                      + "'")
+              .stream()
+              .sorted()
+              .toList(),
+          stood.get(section),
+          section);
+    }
+    assertTrue(stood.values().stream().mapToInt(List::size).sum() > 10, "it wrote much: " + stood);
+  }
+
+  @Test
+  public void aPotKeepsItsKettle() throws SQLException {
+    assertEquals(
+        rows(
+            """
+            select count(*) from pot_batch b
+            where not exists (select from house_book k where k.id = b.kettle_id and k.book = 'KETTLE')
+            """),
+        List.of("0"));
+  }
+
+  @Test
   public void aWayKeepsItsDishesByNumber() throws SQLException {
     assertEquals(
         rows(
             """
             select distinct d.name
-            from house_way w, jsonb_each(w.document::jsonb->'fates') f
+            from house_book w, jsonb_each(w.body->'fates') f
               join dish d on d.id = (f.value->>'dish')::bigint
+            where w.book = 'WAY'
             """),
         List.of("Albacore, seared"));
     assertEquals(
         rows(
             """
-            select f.key from house_way w, jsonb_each(w.document::jsonb->'fates') f
-            where not jsonb_exists_all(
+            select f.key from house_book w, jsonb_each(w.body->'fates') f
+            where w.book = 'WAY' and not jsonb_exists_all(
               f.value, array['purpose', 'dish', 'use', 'becomes', 'venue'])
             """),
         List.of());

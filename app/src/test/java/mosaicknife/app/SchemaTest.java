@@ -1,11 +1,14 @@
 package mosaicknife.app;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.expectThrows;
 
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -13,6 +16,7 @@ import org.testng.annotations.Test;
 public class SchemaTest extends WithDatabase {
 
   @Autowired private JdbcClient jdbc;
+  @Autowired private PlatformTransactionManager transactions;
 
   @DataProvider
   Object[][] impossible() {
@@ -129,9 +133,6 @@ public class SchemaTest extends WithDatabase {
       {"a claim of nothing", "update claim set amount = 0"},
       {"a claim without a reason", "update claim set reason = ' '"},
       {"a claim of a lot that is not", "update claim set lot_id = 999"},
-      {"a rule that ran out before it was read", "update length_rule set expires = dated - 1"},
-      {"a rule without a source", "update length_rule set source = ''"},
-      {"a fish of eleven metres", "update length_rule set minimum_mm = 11000"},
       {"a tray of nothing", "insert into tray (name, mass_mg) values ('Air', 0)"},
       {"a tray without a name", "update tray set name = ' '"},
       {"a tray twice", "insert into tray (name, mass_mg) values ('STEEL TRAY', 212000)"},
@@ -143,8 +144,6 @@ public class SchemaTest extends WithDatabase {
         "the same part first weighed twice",
         "insert into weighing select gen_random_uuid(), part_id, fish_no, kind, mass_mg, source, gross_mg, tare_mg, readability_mg, typed, null, '', taken_by, taken_at, piece_no from weighing where supersedes is null limit 1"
       },
-      {"a house answer without a reason", "update house_option set reason = ' '"},
-      {"a way for fish of no size", "update house_way set to_mg = from_mg"},
       {
         "a note that says nothing",
         "insert into bench_note select gen_random_uuid(), 1, null, ' ', 1, now()"
@@ -152,6 +151,88 @@ public class SchemaTest extends WithDatabase {
       {"a part sent to a venue that is not", "update lot_part set venue_id = 999"},
       {"a supplier twice", "insert into supplier (name) values ('GREY SKERRY LANDINGS')"},
     };
+  }
+
+  private static final String RULE =
+      "\"source\": \"the notice board\", \"dated\": \"2026-01-01\", \"expires\": \"2026-12-31\"";
+
+  /**
+   * An entry of each section that can be, and what of it cannot: the first stands for the other.
+   */
+  @DataProvider
+  Object[][] entries() {
+    String kettle =
+        "{'venue': 1, 'kettle': {'name': 'Tall', 'litres': 20, 'centimetres': 36, 'watts': 5000}}";
+    String worker =
+        "{'person': 1, 'venue': null, 'skills': ['KNIFE'], 'shift': {'begin':"
+            + " {'at': '08:00:00', 'days': ['MONDAY']}, 'until': '16:00:00'}}";
+    String service =
+        "{'venue': 1, 'name': 'Lunch', 'time': {'at': '12:00:00', 'days': ['FRIDAY']}}";
+    String length = "{'species': 'hake', 'basis': 'TOTAL', 'minimum': 270, RULE}";
+    String pair = "{'atMost': -200, 'hours': 24, 'thickest': null, RULE}";
+    String season =
+        "{'species': 'hake', 'kind': 'CLOSED_SEASON', 'area': '', 'method': null,"
+            + " 'from': '--05-01', 'to': '--06-30', 'most': null, RULE}";
+    String way =
+        "{'species': 'hake', 'from': 1000, 'to': 2000, 'name': 'Ours', 'choices': {},"
+            + " 'fates': {}, 'order': [], 'pieces': {}}";
+    return new Object[][] {
+      {"KETTLE", "1", kettle, "'venue': 1", "'venue': 999"},
+      {"KETTLE", "1", kettle, "'litres': 20", "'litres': 501"},
+      {"KETTLE", "1", kettle, "'litres': 20", "'litre': 20"},
+      {"KETTLE", "1", kettle, "'Tall'", "' '"},
+      {"KETTLE", "1", kettle, "'watts': 5000", "'watts': 'many'"},
+      {"WORKER", "1", worker, "'person': 1", "'person': 999"},
+      {"WORKER", "1", worker, "['KNIFE']", "['CROWN']"},
+      {"WORKER", "1", worker, "['MONDAY']", "[]"},
+      {"WORKER", "1", worker, "['MONDAY']", "['NEVERDAY']"},
+      {"SERVICE", "1 Lunch", service, "'Lunch'", "''"},
+      {"SERVICE", "1 Lunch", service, "'12:00:00'", "'noon'"},
+      {"SERVICE", "1 Lunch", service, "'venue': 1", "'venue': null"},
+      {"POT_PRICE", "all", "{'kilowatt': 0.3, 'bought': null}", "0.3", "-0.3"},
+      {"POT_PRICE", "all", "{'kilowatt': 0.3, 'bought': 4.5}", "4.5", "0"},
+      {"ROOM", "1 HANDS", "{'venue': 1, 'what': 'HANDS', 'amount': 60}", "60", "-1"},
+      {"LIMIT", "CORE_CODE", "{'value': 630, RULE}", "the notice board", " "},
+      {"LIMIT", "CORE_CODE", "{'value': 630, RULE}", "630", "null"},
+      {"FREEZING_RULE", "1", pair, "-200", "-50"},
+      {"FREEZING_RULE", "1", pair, "24", "0"},
+      {"FREEZING_RULE", "1", pair, "'thickest': null", "'thickest': 0"},
+      {"LENGTH_RULE", "hake TOTAL", length, "270", "11000"},
+      {"LENGTH_RULE", "hake TOTAL", length, "2026-12-31", "2025-12-31"},
+      {"LENGTH_RULE", "hake TOTAL", length, "the notice board", ""},
+      {"CATCH_RULE", "1", season, "CLOSED_SEASON", "GUESS"},
+      {"CATCH_RULE", "1", season, "--05-01", "May"},
+      {"OPTION", "route", "{'choice': 'cuts', 'reason': 'ours'}", "'ours'", "' '"},
+      {"WAY", "1", way, "2000", "1000"},
+      {"WAY", "1", way, "'choices': {}", "'choices': 'all'"},
+      {"METHOD", "quick", "'lines of the file'", "'lines of the file'", "' '"},
+      {"USE", "patties", "'lines of the file'", "'lines of the file'", "{}"},
+      {"LIMIT", "CORE_CODE", "{'value': 630, RULE}", "LIMIT", "WISH"},
+    };
+  }
+
+  @Test(dataProvider = "entries")
+  public void theBookRefusesAnEntry(
+      String book, String code, String can, String part, String cannot) {
+    String whole = can.replace("RULE", RULE).replace('\'', '"');
+    String changed = whole.replace(part.replace('\'', '"'), cannot.replace('\'', '"'));
+    String section = part.equals(book) ? cannot : book;
+    assertEquals(write(book, code, whole), 1, "what can be is kept");
+    assertNotEquals(section + changed, book + whole);
+    expectThrows(DataIntegrityViolationException.class, () -> write(section, code, changed));
+  }
+
+  private int write(String book, String code, String body) {
+    return new TransactionTemplate(transactions)
+        .execute(
+            status -> {
+              status.setRollbackOnly();
+              return jdbc.sql(
+                      "insert into house_book (book, code, body, retired, kept_by, kept_at)"
+                          + " values (?, ?, ?::jsonb, false, 1, now())")
+                  .params(book, code, body)
+                  .update();
+            });
   }
 
   @Test(dataProvider = "impossible")

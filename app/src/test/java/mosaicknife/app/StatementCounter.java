@@ -15,11 +15,11 @@ public final class StatementCounter implements StatementInspector {
     return sql;
   }
 
-  static void restart() {
+  public static void restart() {
     COUNT.set(0);
   }
 
-  static int count() {
+  public static int count() {
     return COUNT.get();
   }
 }

@@ -36,7 +36,7 @@ public class Here {
     /** A pot, by its number. */
     POT("from pot_batch b join making m on m.id = b.making_id where b.id = :id"),
     /** A kettle. */
-    KETTLE("from kettle where id = :id"),
+    KETTLE("from house_book where book = 'KETTLE' and id = :id"),
     /** Scraps put by for a pot. */
     SCRAP("from pot_scrap where id = :id"),
     /** Packs of a thickener. */
@@ -48,11 +48,12 @@ public class Here {
     /** An order. */
     ORDER("from purchase_order where id = :id"),
     /** A service of a venue. */
-    SERVICE("from clock_service where id = :id"),
+    SERVICE("from house_book where book = 'SERVICE' and id = :id"),
     /** Somebody's turn on the rota; one at every venue is everybody's. */
     TURN(
         """
-        from (select venue_id from clock_worker where person_id = :id order by id desc limit 1) turn
+        from (select venue_id from house_book
+              where book = 'WORKER' and person_id = :id order by id desc limit 1) turn
         where venue_id is not null
         """),
     /** A task in somebody's own words. */

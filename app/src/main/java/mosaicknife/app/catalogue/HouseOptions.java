@@ -1,10 +1,11 @@
 package mosaicknife.app.catalogue;
 
-import java.time.Clock;
 import java.util.Map;
 import java.util.stream.Collectors;
-import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.booklet.HouseBook;
+import mosaicknife.app.booklet.Section;
+import mosaicknife.app.booklet.Written;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -20,17 +21,25 @@ public class HouseOptions {
 
   private static final int LONGEST_REASON = 200;
 
-  private final HouseOptionRepository options;
-  private final PeopleRegister people;
-  private final CurrentPerson current;
-  private final Clock clock;
+  private static final Section<Said> ANSWERS = new Section<>("OPTION", Said.class);
 
-  HouseOptions(
-      HouseOptionRepository options, PeopleRegister people, CurrentPerson current, Clock clock) {
-    this.options = options;
+  private final HouseBook book;
+  private final PeopleRegister people;
+
+  HouseOptions(HouseBook book, PeopleRegister people) {
+    this.book = book;
     this.people = people;
-    this.current = current;
-    this.clock = clock;
+  }
+
+  /** What an entry says. */
+  record Said(String choice, String reason) {}
+
+  private static Answer answer(Written<Said> entry, Map<Long, String> names) {
+    return new Answer(
+        entry.said().choice(),
+        entry.said().reason(),
+        names.get(entry.by()),
+        entry.at().orElseThrow());
   }
 
   /**
@@ -41,9 +50,8 @@ public class HouseOptions {
   @Transactional(readOnly = true)
   public Map<String, Answer> answers() {
     Map<Long, String> names = people.names();
-    return options.findAll().stream()
-        .collect(
-            Collectors.toMap(HouseOptionEntity::option, a -> a.toAnswer(names.get(a.setBy()))));
+    return book.standing(ANSWERS).stream()
+        .collect(Collectors.toMap(Written::code, answer -> answer(answer, names)));
   }
 
   /**
@@ -54,8 +62,8 @@ public class HouseOptions {
   @Transactional(readOnly = true)
   public Choices choices() {
     return new Choices(
-        options.findAll().stream()
-            .collect(Collectors.toMap(HouseOptionEntity::option, HouseOptionEntity::choice)));
+        book.standing(ANSWERS).stream()
+            .collect(Collectors.toMap(Written::code, answer -> answer.said().choice())));
   }
 
   /**
@@ -72,9 +80,6 @@ public class HouseOptions {
     if (why.isEmpty()) {
       throw Refusal.ofField("reason", "catalogue.problem.say-why-so-that-others");
     }
-    HouseOptionEntity answer =
-        options.findById(option).orElseGet(() -> new HouseOptionEntity(option));
-    answer.answer(choice, why, current.get().id(), clock.instant());
-    options.save(answer);
+    book.write(ANSWERS, option, new Said(choice, why));
   }
 }

@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.pot.Brew;
 import mosaicknife.app.pot.PotBook;
 import mosaicknife.app.pot.PotKeeper;
@@ -33,12 +33,11 @@ class PotTasks implements TaskSource {
 
   private final PotBook pots;
   private final PotKeeper keeper;
-  private final ColdChainKeeper limits;
+  private final HouseRules limits;
   private final HouseSettings houses;
   private final Clock clock;
 
-  PotTasks(
-      PotBook pots, PotKeeper keeper, ColdChainKeeper limits, HouseSettings houses, Clock clock) {
+  PotTasks(PotBook pots, PotKeeper keeper, HouseRules limits, HouseSettings houses, Clock clock) {
     this.pots = pots;
     this.keeper = keeper;
     this.limits = limits;

@@ -1,18 +1,18 @@
 package mosaicknife.app.clock;
 
-import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
-import java.util.EnumSet;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.account.Person;
+import mosaicknife.app.booklet.HouseBook;
+import mosaicknife.app.booklet.Section;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
@@ -31,27 +31,24 @@ public class Rota {
 
   private static final int LONGEST_NAME = 40;
 
-  private final WorkerRepository workers;
-  private final ServiceRepository services;
+  private static final Section<Shown> TURNS = new Section<>("WORKER", Shown.class);
+  private static final Section<Held> SERVICES = new Section<>("SERVICE", Held.class);
+
+  private final HouseBook book;
   private final PeopleRegister people;
   private final HouseSettings houses;
-  private final CurrentPerson current;
-  private final Clock clock;
 
-  Rota(
-      WorkerRepository workers,
-      ServiceRepository services,
-      PeopleRegister people,
-      HouseSettings houses,
-      CurrentPerson current,
-      Clock clock) {
-    this.workers = workers;
-    this.services = services;
+  Rota(HouseBook book, PeopleRegister people, HouseSettings houses) {
+    this.book = book;
     this.people = people;
     this.houses = houses;
-    this.current = current;
-    this.clock = clock;
   }
+
+  /** What is written down of a turn. */
+  record Shown(long person, Optional<Long> venue, Set<Skill> skills, Shift shift) {}
+
+  /** What is written down of a service. */
+  record Held(long venue, String name, WeekTime time) {}
 
   /**
    * Somebody on the rota.
@@ -91,30 +88,16 @@ public class Rota {
    */
   @Transactional(readOnly = true)
   public List<Turn> turns() {
-    Map<Long, WorkerEntity> of =
-        workers.findNewest().stream()
-            .collect(Collectors.toMap(WorkerEntity::personId, Function.identity()));
+    Map<Long, Shown> of =
+        book.said(TURNS).stream().collect(Collectors.toMap(Shown::person, Function.identity()));
     return people.everybody().stream()
         .filter(person -> person.active() && of.containsKey(person.id()))
         .map(person -> turn(person, of.get(person.id())))
         .toList();
   }
 
-  private static Turn turn(Person person, WorkerEntity row) {
-    Set<Skill> skills = EnumSet.noneOf(Skill.class);
-    if (row.isKnife()) {
-      skills.add(Skill.KNIFE);
-    }
-    if (row.isStove()) {
-      skills.add(Skill.STOVE);
-    }
-    return new Turn(
-        person,
-        Optional.ofNullable(row.venueId()),
-        skills,
-        new Shift(
-            new WeekTime(Week.time(row.fromMinute()), Week.read(row.days())),
-            Week.time(row.toMinute())));
+  private static Turn turn(Person person, Shown turn) {
+    return new Turn(person, turn.venue(), turn.skills(), turn.shift());
   }
 
   /**
@@ -134,7 +117,7 @@ public class Rota {
     if (people.everybody().stream().noneMatch(one -> one.id() == person)) {
       throw Refusal.ofField("person", "shared.problem.not-chosen");
     }
-    keep(person, venue, skills, shift, false);
+    book.write(TURNS, "" + person, new Shown(person, venue, skills, shift));
   }
 
   /**
@@ -145,28 +128,7 @@ public class Rota {
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('TURN', #person)")
   public void takeOff(long person) {
-    Turn turn =
-        turns().stream()
-            .filter(one -> one.person().id() == person)
-            .findFirst()
-            .orElseThrow(() -> Refusal.ofStale("clock.problem.off-already"));
-    keep(person, turn.venue(), turn.skills(), turn.shift(), true);
-  }
-
-  private void keep(
-      long person, Optional<Long> venue, Set<Skill> skills, Shift shift, boolean retired) {
-    workers.saveAndFlush(
-        new WorkerEntity(
-            person,
-            venue.orElse(null),
-            skills.contains(Skill.KNIFE),
-            skills.contains(Skill.STOVE),
-            Week.minute(shift.begin().at()),
-            Week.minute(shift.until()),
-            Week.write(shift.begin().days()),
-            retired,
-            current.get().id(),
-            clock.instant()));
+    book.takeOut(TURNS, "" + person);
   }
 
   /**
@@ -176,14 +138,13 @@ public class Rota {
    */
   @Transactional(readOnly = true)
   public List<Serving> servings() {
-    return services.findNewest().stream()
+    return book.standing(SERVICES).stream()
         .map(
-            row ->
+            entry ->
                 new Serving(
-                    row.id(),
-                    row.venueId(),
-                    row.name(),
-                    new WeekTime(Week.time(row.atMinute()), Week.read(row.days()))))
+                    entry.id(), entry.said().venue(), entry.said().name(), entry.said().time()))
+        .sorted(
+            Comparator.comparingLong(Serving::venue).thenComparing(serving -> serving.time().at()))
         .toList();
   }
 
@@ -200,15 +161,7 @@ public class Rota {
   public void serve(long venue, String name, LocalTime at, Set<DayOfWeek> days) {
     houses.getVenue(venue);
     String called = PlainText.needed(name, LONGEST_NAME, "name", FieldName.NAME);
-    services.saveAndFlush(
-        new ServiceEntity(
-            venue,
-            called,
-            Week.minute(at),
-            Week.write(days),
-            false,
-            current.get().id(),
-            clock.instant()));
+    book.write(SERVICES, venue + " " + called, new Held(venue, called, new WeekTime(at, days)));
   }
 
   /**
@@ -219,19 +172,6 @@ public class Rota {
    */
   @PreAuthorize("hasAuthority('DECIDE_PURPOSE') and @here.of('SERVICE', #id)")
   public void stop(long id) {
-    Serving serving =
-        servings().stream()
-            .filter(one -> one.id() == id)
-            .findFirst()
-            .orElseThrow(() -> Refusal.ofStale("clock.problem.off-already"));
-    services.saveAndFlush(
-        new ServiceEntity(
-            serving.venue(),
-            serving.name(),
-            Week.minute(serving.time().at()),
-            Week.write(serving.time().days()),
-            true,
-            current.get().id(),
-            clock.instant()));
+    book.takeOut(SERVICES, id);
   }
 }

@@ -1,5 +1,6 @@
 package mosaicknife.app.cutplan;
 
+import mosaicknife.app.parts.PreWorkTicker;
 import mosaicknife.core.plan.PreWork;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;

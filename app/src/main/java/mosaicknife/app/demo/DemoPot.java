@@ -13,9 +13,12 @@ import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.Named;
 import mosaicknife.app.kitchen.Soaks;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.pot.Kettles;
 import mosaicknife.app.pot.PotBook;
 import mosaicknife.app.pot.PotKeeper;
-import mosaicknife.app.pot.PotKeeper.Wish;
+import mosaicknife.app.pot.PotProbe;
+import mosaicknife.app.pot.PotStarter;
+import mosaicknife.app.pot.PotStarter.Wish;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.kitchen.Marinade;
 import mosaicknife.core.pot.PotStep;
@@ -36,6 +39,9 @@ class DemoPot {
 
   private final DemoPeople people;
   private final PotKeeper keeper;
+  private final PotProbe probe;
+  private final PotStarter starter;
+  private final Kettles kettles;
   private final PotBook book;
   private final UseBook uses;
   private final Soaks soaks;
@@ -45,6 +51,9 @@ class DemoPot {
   DemoPot(
       DemoPeople people,
       PotKeeper keeper,
+      PotProbe probe,
+      PotStarter starter,
+      Kettles kettles,
       PotBook book,
       UseBook uses,
       Soaks soaks,
@@ -52,6 +61,9 @@ class DemoPot {
       Clock clock) {
     this.people = people;
     this.keeper = keeper;
+    this.probe = probe;
+    this.starter = starter;
+    this.kettles = kettles;
     this.book = book;
     this.uses = uses;
     this.soaks = soaks;
@@ -63,9 +75,9 @@ class DemoPot {
     people.as(
         "ines",
         () -> {
-          keeper.keep(lantern.id(), "Small kettle", new BigDecimal("8"), 26, 3500);
-          keeper.keep(lantern.id(), "Tall kettle", new BigDecimal("20"), 36, 5000);
-          keeper.keep(counter.id(), "Counter kettle", new BigDecimal("14"), 32, 4000);
+          kettles.keep(lantern.id(), "Small kettle", new BigDecimal("8"), 26, 3500);
+          kettles.keep(lantern.id(), "Tall kettle", new BigDecimal("20"), 36, 5000);
+          kettles.keep(counter.id(), "Counter kettle", new BigDecimal("14"), 32, 4000);
           uses.people(lantern.id(), 2);
           cooling();
           tomorrow();
@@ -96,7 +108,7 @@ class DemoPot {
 
   /** Two litres of clear stock that are wanted in seventeen hours and not begun. */
   private void tomorrow() {
-    keeper.start(
+    starter.start(
         UUID.randomUUID(),
         new Wish(
             "long-rested",
@@ -109,7 +121,7 @@ class DemoPot {
   /** A litre of fumet that was put on this afternoon and stands in the room in its pot. */
   private void cooling() {
     long batch =
-        keeper.start(
+        starter.start(
             UUID.randomUUID(),
             new Wish(
                 "quick",
@@ -124,9 +136,9 @@ class DemoPot {
       at = at.plus(Duration.ofMinutes(MINUTES[i]));
       keeper.done(batch, steps.get(i).code(), at);
     }
-    keeper.stand(batch, Surroundings.ROOM, false);
+    probe.stand(batch, Surroundings.ROOM, false);
     for (int i = 0; i < TENTHS.length; i++) {
-      keeper.read(
+      probe.read(
           UUID.randomUUID(),
           batch,
           new Temperature(TENTHS[i]),

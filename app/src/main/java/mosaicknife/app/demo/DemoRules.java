@@ -4,8 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
 import mosaicknife.app.account.DemoPeople;
-import mosaicknife.app.lot.LotInspector;
-import mosaicknife.app.lot.RawGateKeeper;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Temperature;
 import mosaicknife.core.safety.LengthRule.Basis;
@@ -18,14 +17,12 @@ import org.springframework.stereotype.Component;
 class DemoRules {
 
   private final DemoPeople people;
-  private final LotInspector inspections;
-  private final RawGateKeeper gates;
+  private final HouseRules rules;
   private final Clock clock;
 
-  DemoRules(DemoPeople people, LotInspector inspections, RawGateKeeper gates, Clock clock) {
+  DemoRules(DemoPeople people, HouseRules rules, Clock clock) {
     this.people = people;
-    this.inspections = inspections;
-    this.gates = gates;
+    this.rules = rules;
     this.clock = clock;
   }
 
@@ -35,10 +32,10 @@ class DemoRules {
     people.as(
         "ines",
         () -> {
-          inspections.keepRule("hake", Basis.TOTAL, Length.parse("30 cm"), source, inAYear);
-          inspections.keepRule("gurnard", Basis.TOTAL, Length.parse("42 cm"), source, inAYear);
-          gates.keepRule(Temperature.ofCelsius(-20), 24, Optional.empty(), source, inAYear);
-          gates.keepRule(
+          rules.keepLength("hake", Basis.TOTAL, Length.parse("30 cm"), source, inAYear);
+          rules.keepLength("gurnard", Basis.TOTAL, Length.parse("42 cm"), source, inAYear);
+          rules.keepPair(Temperature.ofCelsius(-20), 24, Optional.empty(), source, inAYear);
+          rules.keepPair(
               Temperature.ofCelsius(-35), 15, Optional.of(Length.parse("8 cm")), source, inAYear);
         });
   }

@@ -12,7 +12,7 @@ import mosaicknife.app.buy.Dish;
 import mosaicknife.app.buy.DishEditor;
 import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.CatchRuleKeeper;
+import mosaicknife.app.lot.CatchChecker;
 import mosaicknife.app.lot.Claim;
 import mosaicknife.app.lot.ClaimSettler;
 import mosaicknife.app.lot.Evidence;
@@ -49,7 +49,7 @@ class DockLotController {
   private final LotInspector inspections;
   private final EvidenceFiler evidence;
   private final ClaimSettler claims;
-  private final CatchRuleKeeper catches;
+  private final CatchChecker catches;
   private final OrderPlacer orders;
   private final DishEditor dishes;
   private final HouseSettings houses;
@@ -61,7 +61,7 @@ class DockLotController {
       LotInspector inspections,
       EvidenceFiler evidence,
       ClaimSettler claims,
-      CatchRuleKeeper catches,
+      CatchChecker catches,
       OrderPlacer orders,
       DishEditor dishes,
       HouseSettings houses,

@@ -2,13 +2,11 @@ package mosaicknife.app.dock;
 
 import java.time.LocalDate;
 import java.time.MonthDay;
+import java.util.stream.Collectors;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.catalogue.FishNames;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.CatchRuleKeeper;
-import mosaicknife.app.lot.ColdChainKeeper;
-import mosaicknife.app.lot.LotInspector;
-import mosaicknife.app.lot.RawGateKeeper;
 import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Form;
@@ -34,26 +32,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class RulesController {
 
-  private final LotInspector inspections;
-  private final RawGateKeeper gates;
-  private final ColdChainKeeper cold;
-  private final CatchRuleKeeper catches;
+  private final HouseRules rules;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
   private final Words words;
 
-  RulesController(
-      LotInspector inspections,
-      RawGateKeeper gates,
-      ColdChainKeeper cold,
-      CatchRuleKeeper catches,
-      CatalogueEditor catalogue,
-      HouseSettings houses,
-      Words words) {
-    this.inspections = inspections;
-    this.gates = gates;
-    this.cold = cold;
-    this.catches = catches;
+  RulesController(HouseRules rules, CatalogueEditor catalogue, HouseSettings houses, Words words) {
+    this.rules = rules;
     this.catalogue = catalogue;
     this.houses = houses;
     this.words = words;
@@ -61,12 +46,15 @@ class RulesController {
 
   @GetMapping("/dock/rules")
   String rules(Model model) {
-    model.addAttribute("limits", cold.rows());
-    model.addAttribute("catches", catches.rows());
+    model.addAttribute("limits", rules.limitRows());
+    model.addAttribute("catches", rules.catches());
     model.addAttribute("catchKinds", CatchRule.Kind.values());
     model.addAttribute("methods", CatchMethod.values());
-    model.addAttribute("rules", inspections.rules());
-    model.addAttribute("freezing", gates.rules());
+    model.addAttribute("rules", rules.lengths());
+    model.addAttribute("freezing", rules.pairs());
+    model.addAttribute(
+        "names",
+        catalogue.now().species().stream().collect(Collectors.toMap(Species::code, Species::name)));
     model.addAttribute("bases", Basis.values());
     return "dock/rules";
   }
@@ -81,7 +69,7 @@ class RulesController {
         limit.unit() == Limit.Unit.TENTHS_OF_A_DEGREE
             ? sent.temperature("value").tenths()
             : sent.count("value", limit.least(), limit.most());
-    cold.set(limit, value, sent.text("source"));
+    rules.set(limit, value, sent.text("source"));
     return Done.said("dock.said.limit-set", words.say(limit));
   }
 
@@ -89,7 +77,7 @@ class RulesController {
   @Form("/dock/rules#lengths")
   Done keepRule(Sent sent) {
     Species species = species(sent);
-    inspections.keepRule(
+    rules.keepLength(
         species.code(),
         sent.choice(Basis.values(), "basis"),
         sent.length("minimum"),
@@ -101,7 +89,7 @@ class RulesController {
   @PostMapping("/dock/rules/{id}/drop")
   @Form("/dock/rules#lengths")
   Done dropRule(@PathVariable long id) {
-    inspections.dropRule(id);
+    rules.drop(HouseRules.LENGTHS, id);
     return Done.QUIETLY;
   }
 
@@ -115,11 +103,8 @@ class RulesController {
         .orElseThrow(() -> Refusal.ofField("fish", "dock.problem.no-fish-is-called-that"));
   }
 
-  private static CatchRule rule(Sent sent, Species species, LocalDate today) {
+  private CatchRule rule(Sent sent, Species species) {
     LocalDate until = sent.day("expires");
-    if (until.isBefore(today)) {
-      throw Refusal.ofField("expires", "lot.problem.the-rule-would-have-run");
-    }
     return new CatchRule(
         species.code(),
         Typed.choice(CatchRule.Kind.values(), sent.text("kind"))
@@ -130,7 +115,7 @@ class RulesController {
         sent.given("to", sent::day).map(MonthDay::from),
         sent.given("most", field -> sent.count(field, 0, CatchRule.MOST_FISH)),
         PlainText.needed(sent.text("source"), 160, "source", FieldName.SOURCE),
-        today,
+        rules.trusted(until),
         until);
   }
 
@@ -138,14 +123,14 @@ class RulesController {
   @Form(value = "/dock/rules#catch", keeps = "typedCatch")
   Done keepCatch(Sent sent) {
     Species species = species(sent);
-    catches.keep(rule(sent, species, houses.today()));
+    rules.keep(rule(sent, species));
     return Done.said("dock.said.rule-saved", species.name());
   }
 
   @PostMapping("/dock/rules/catch/{id}/drop")
   @Form("/dock/rules#catch")
   Done dropCatch(@PathVariable long id) {
-    catches.drop(id);
+    rules.drop(HouseRules.CATCHES, id);
     return Done.QUIETLY;
   }
 
@@ -153,7 +138,7 @@ class RulesController {
   @Form(value = "/dock/rules#freezing", keeps = "typedPair")
   Done keepPair(Sent sent) {
     Temperature held = sent.temperature("atMost");
-    gates.keepRule(
+    rules.keepPair(
         held,
         sent.count("hours", 1, FreezingRule.MOST_HOURS),
         sent.given("thickest", sent::length),
@@ -165,7 +150,7 @@ class RulesController {
   @PostMapping("/dock/rules/freezing/{id}/drop")
   @Form("/dock/rules#freezing")
   Done dropPair(@PathVariable long id) {
-    gates.dropRule(id);
+    rules.drop(HouseRules.PAIRS, id);
     return Done.QUIETLY;
   }
 }

@@ -4,7 +4,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import mosaicknife.app.use.Decided;
 import mosaicknife.core.quantity.Mass;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;

@@ -1,6 +1,5 @@
 package mosaicknife.app.homes;
 
-import java.time.Clock;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -9,7 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.booklet.HouseBook;
+import mosaicknife.app.booklet.Section;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
@@ -27,34 +27,29 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class UseBook {
 
+  private static final Section<String> USES = new Section<>("USE", String.class);
+  private static final Section<Amount> ROOMS = new Section<>("ROOM", Amount.class);
+
   private static final String USE = "USE:";
   private static final String HANDS = "HANDS";
   private static final String LAST_HOUR = "LAST_HOUR";
   private static final String PEOPLE = "PEOPLE";
   private static final String BOARDS = "BOARDS";
 
-  private final HouseUseRepository changed;
-  private final VenueRoomRepository rooms;
+  private final HouseBook book;
 
   /** The file does not change while it runs. */
   private final Map<String, FishUse> shipped = UseCatalogue.shipped(Catalogue.shipped());
 
   private final HouseSettings houses;
-  private final CurrentPerson current;
-  private final Clock clock;
 
-  UseBook(
-      HouseUseRepository changed,
-      VenueRoomRepository rooms,
-      HouseSettings houses,
-      CurrentPerson current,
-      Clock clock) {
-    this.changed = changed;
-    this.rooms = rooms;
+  UseBook(HouseBook book, HouseSettings houses) {
+    this.book = book;
     this.houses = houses;
-    this.current = current;
-    this.clock = clock;
   }
+
+  /** How much of something a venue takes or has. */
+  record Amount(long venue, String what, int amount) {}
 
   /**
    * Returns the uses of the house.
@@ -63,15 +58,7 @@ public class UseBook {
    */
   @Transactional(readOnly = true)
   public Map<String, FishUse> uses() {
-    Map<String, FishUse> uses = new LinkedHashMap<>(shipped);
-    for (HouseUseEntity own : changed.findNewest()) {
-      if (own.isRetired()) {
-        uses.remove(own.code());
-      } else {
-        uses.put(own.code(), UseCatalogue.read(own.body()));
-      }
-    }
-    return uses;
+    return book.inUse(USES, shipped, UseCatalogue::read);
   }
 
   /**
@@ -91,7 +78,7 @@ public class UseBook {
    */
   @Transactional(readOnly = true)
   public Set<String> own() {
-    return changed.findNewest().stream().map(HouseUseEntity::code).collect(Collectors.toSet());
+    return book.own(USES);
   }
 
   /**
@@ -103,10 +90,8 @@ public class UseBook {
    */
   @Transactional(readOnly = true)
   public FishUse get(String code) {
-    return changed.findNewest().stream()
-        .filter(own -> own.code().equals(code))
-        .findFirst()
-        .map(own -> UseCatalogue.read(own.body()))
+    return book.find(USES, code)
+        .map(own -> UseCatalogue.read(own.said()))
         .or(() -> Optional.ofNullable(shipped.get(code)))
         .orElseThrow(() -> Refusal.ofMissing("homes.problem.no-such-use", code));
   }
@@ -124,7 +109,7 @@ public class UseBook {
       String way = circle.stream().map(FishUse::name).collect(Collectors.joining(" → "));
       throw Refusal.ofField("lines", "homes.problem.circle", way);
     }
-    store(use, false);
+    book.edit(USES, use.code(), UseCatalogue.write(use));
   }
 
   /**
@@ -134,13 +119,7 @@ public class UseBook {
    */
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void retire(String code) {
-    store(get(code), true);
-  }
-
-  private void store(FishUse use, boolean retired) {
-    changed.saveAndFlush(
-        new HouseUseEntity(
-            use.code(), UseCatalogue.write(use), retired, current.get().id(), clock.instant()));
+    book.strike(USES, code, UseCatalogue.write(get(code)), uses().size());
   }
 
   /**
@@ -168,22 +147,22 @@ public class UseBook {
    */
   @Transactional(readOnly = true)
   public Map<Long, Room> rooms() {
-    List<VenueRoomEntity> all = rooms.findNewest();
+    List<Amount> all = book.said(ROOMS);
     return houses.venues().stream()
         .collect(
             Collectors.toMap(
                 venue -> venue.id(),
-                venue -> room(all.stream().filter(r -> r.venueId() == venue.id()).toList())));
+                venue -> room(all.stream().filter(r -> r.venue() == venue.id()).toList())));
   }
 
-  private static Room room(List<VenueRoomEntity> rows) {
+  private static Room room(List<Amount> rows) {
     Map<String, Integer> wanted = new LinkedHashMap<>();
     Map<Equipment, Integer> equipment = new LinkedHashMap<>();
     Optional<Integer> hands = Optional.empty();
     Optional<LocalTime> lastHour = Optional.empty();
     Optional<Integer> people = Optional.empty();
     Optional<Integer> boards = Optional.empty();
-    for (VenueRoomEntity row : rows) {
+    for (Amount row : rows) {
       if (row.what().equals(HANDS)) {
         hands = Optional.of(row.amount());
       } else if (row.what().equals(PEOPLE)) {
@@ -272,7 +251,7 @@ public class UseBook {
 
   private void keep(long venue, String what, int amount) {
     houses.getVenue(venue);
-    rooms.save(new VenueRoomEntity(venue, what, amount, current.get().id(), clock.instant()));
+    book.write(ROOMS, venue + " " + what, new Amount(venue, what, amount));
   }
 
   /** The room of all venues as the plan asks for it. */

@@ -8,8 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.FieldName;
@@ -44,7 +44,7 @@ class KitchenController {
 
   private final Soaks soaks;
   private final LotRegister lots;
-  private final ColdChainKeeper limits;
+  private final HouseRules limits;
   private final HouseSettings houses;
   private final Said said;
   private final Doughs doughs;
@@ -54,7 +54,7 @@ class KitchenController {
   KitchenController(
       Soaks soaks,
       LotRegister lots,
-      ColdChainKeeper limits,
+      HouseRules limits,
       HouseSettings houses,
       Said said,
       Doughs doughs,

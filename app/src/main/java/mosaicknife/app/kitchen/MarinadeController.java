@@ -2,8 +2,7 @@ package mosaicknife.app.kitchen;
 
 import java.util.HashSet;
 import java.util.Set;
-import mosaicknife.app.catalogue.HouseBook;
-import mosaicknife.app.catalogue.HouseBook.Book;
+import mosaicknife.app.booklet.HouseBook;
 import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Sent;
@@ -41,7 +40,7 @@ class MarinadeController {
     model.addAttribute("marinade", marinade);
     model.addAttribute("times", MarinadeForm.TIMES);
     model.addAttribute("millimetres", Marinade.REFERENCE_MILLIMETRES);
-    model.addAttribute("own", house.own(Book.MARINADE).contains(code));
+    model.addAttribute("own", house.own(Soaks.MARINADES).contains(code));
     model.addAttribute("kinds", Marinade.Kind.values());
     model.addAttribute("acids", Marinade.Acid.values());
     return "kitchen/marinade";
@@ -55,10 +54,10 @@ class MarinadeController {
       soaks.marinade(code);
     }
     Set<String> taken = new HashSet<>(soaks.marinades().keySet());
-    taken.addAll(house.own(Book.MARINADE));
+    taken.addAll(house.own(Soaks.MARINADES));
     String own = isNew ? HouseBook.code(sent.text("name"), taken) : code;
     Marinade marinade = new MarinadeForm(sent.typed()).understood(own);
-    house.write(Book.MARINADE, own, marinade.write());
+    house.edit(Soaks.MARINADES, own, marinade.write());
     return Done.said("kitchen.said.marinade-saved", marinade.name()).on("/kitchen");
   }
 
@@ -66,7 +65,7 @@ class MarinadeController {
   @Form("/kitchen")
   Done retire(@PathVariable String code) {
     Marinade marinade = soaks.marinade(code);
-    house.takeOut(Book.MARINADE, code, marinade.write(), soaks.marinades().size());
+    house.strike(Soaks.MARINADES, code, marinade.write(), soaks.marinades().size());
     return Done.said("kitchen.said.marinade-gone", marinade.name());
   }
 }

@@ -13,8 +13,8 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
-import mosaicknife.app.catalogue.HouseBook;
-import mosaicknife.app.catalogue.HouseBook.Book;
+import mosaicknife.app.booklet.HouseBook;
+import mosaicknife.app.booklet.Section;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
@@ -30,6 +30,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class Soaks {
+
+  /** Marinades and cures, as lines. */
+  static final Section<String> MARINADES = new Section<>("MARINADE", String.class);
 
   private static final BigDecimal LEAST = BigDecimal.valueOf(2);
   private static final BigDecimal MOST = BigDecimal.valueOf(200);
@@ -205,7 +208,7 @@ public class Soaks {
    */
   @Transactional(readOnly = true)
   public Map<String, Marinade> marinades() {
-    return house.inUse(Book.MARINADE, Marinade.shipped(), Marinade::read);
+    return house.inUse(MARINADES, Marinade.shipped(), Marinade::read);
   }
 
   /**

@@ -6,8 +6,8 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.heat.Chilled;
@@ -31,10 +31,10 @@ public class KeepingDays {
 
   private final LarderBook book;
   private final LotSheets sheets;
-  private final ColdChainKeeper limits;
+  private final HouseRules limits;
   private final HouseSettings houses;
 
-  KeepingDays(LarderBook book, LotSheets sheets, ColdChainKeeper limits, HouseSettings houses) {
+  KeepingDays(LarderBook book, LotSheets sheets, HouseRules limits, HouseSettings houses) {
     this.book = book;
     this.sheets = sheets;
     this.limits = limits;

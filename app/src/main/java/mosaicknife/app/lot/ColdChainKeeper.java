@@ -1,7 +1,6 @@
 package mosaicknife.app.lot;
 
 import java.time.Clock;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -11,28 +10,26 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
-import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
 import mosaicknife.core.lot.ColdChain;
-import mosaicknife.core.quantity.Temperature;
-import mosaicknife.core.safety.Limit;
 import mosaicknife.core.safety.Limits;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps the limits of the house, and how long lots stood warm. */
+/** Keeps how long lots stood warm. */
 @Service
 @Transactional
 public class ColdChainKeeper {
 
   private static final int LONGEST = 160;
 
-  private final HouseLimitRepository limits;
+  private final HouseRules rules;
   private final LotWarmRepository warm;
   private final HouseSettings houses;
   private final PeopleRegister people;
@@ -41,14 +38,14 @@ public class ColdChainKeeper {
   private final Clock clock;
 
   ColdChainKeeper(
-      HouseLimitRepository limits,
+      HouseRules rules,
       LotWarmRepository warm,
       HouseSettings houses,
       PeopleRegister people,
       CurrentPerson current,
       ApplicationEventPublisher events,
       Clock clock) {
-    this.limits = limits;
+    this.rules = rules;
     this.warm = warm;
     this.houses = houses;
     this.people = people;
@@ -57,22 +54,10 @@ public class ColdChainKeeper {
     this.clock = clock;
   }
 
-  /**
-   * Returns the limits of the house.
-   *
-   * @return its own, else the starting ones
-   */
-  @Transactional(readOnly = true)
-  public Limits limits() {
-    return new Limits(
-        limits.findNewest().stream()
-            .collect(Collectors.toMap(HouseLimitEntity::which, HouseLimitEntity::toSetting)));
-  }
-
   /** How cold lots were kept, by their numbers; fish taken out of a lot stood warm with it. */
   @Transactional(readOnly = true)
   Map<Long, ColdChain> of(Collection<Long> lots, Collection<DivisionEntity> divided) {
-    Limits allowed = limits();
+    Limits allowed = rules.limits();
     ColdChain.Day day = new ColdChain.Day(houses.today(), houses.house().formats().zone());
     Map<Long, DivisionEntity> from =
         divided.stream().collect(Collectors.toMap(DivisionEntity::lotId, division -> division));
@@ -128,56 +113,5 @@ public class ColdChainKeeper {
             current.get().id(),
             clock.instant()));
     events.publishEvent(new LotChanged(lotId));
-  }
-
-  /**
-   * A limit with what a page says of it.
-   *
-   * @param limit which
-   * @param value what counts, in its unit
-   * @param setting what the house has set; empty while the starting estimate counts
-   */
-  public record LimitRow(Limit limit, int value, Optional<Limits.Setting> setting) {
-
-    /**
-     * Returns the value as it is shown.
-     *
-     * @return the temperature, or the number in its unit
-     */
-    public Object shown() {
-      return limit.unit() == Limit.Unit.TENTHS_OF_A_DEGREE ? new Temperature(value) : value;
-    }
-  }
-
-  /**
-   * Returns all limits.
-   *
-   * @return each with what counts
-   */
-  @Transactional(readOnly = true)
-  public List<LimitRow> rows() {
-    Limits all = limits();
-    return Arrays.stream(Limit.values())
-        .map(
-            limit ->
-                new LimitRow(limit, all.value(limit), Optional.ofNullable(all.own().get(limit))))
-        .toList();
-  }
-
-  /**
-   * Sets a limit of the house. Older settings stay to be read.
-   *
-   * @param limit which
-   * @param value the value in its unit
-   * @param source where the house has it from
-   * @throws Refusal if the value cannot be, or the source is missing
-   */
-  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
-  public void set(Limit limit, int value, String source) {
-    Refusal.ifFound(limits().problem(limit, value));
-    String from = PlainText.needed(source, LONGEST, "source", FieldName.SOURCE);
-    limits.saveAndFlush(
-        new HouseLimitEntity(
-            limit, new Limits.Setting(value, from, houses.today()), current.get().id()));
   }
 }

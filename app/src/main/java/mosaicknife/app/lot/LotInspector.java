@@ -6,21 +6,17 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
-import mosaicknife.app.catalogue.CatalogueEditor;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
-import mosaicknife.core.anatomy.Catalogue;
-import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.finding.Finding;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
-import mosaicknife.core.quantity.Length;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.safety.Fitness;
 import mosaicknife.core.safety.Freshness;
@@ -31,19 +27,17 @@ import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps what was inspected and measured at the dock, and the house's length rules. */
+/** Keeps what was inspected and measured at the dock. */
 @Service
 @Transactional
 public class LotInspector {
 
   private static final int LONGEST_REASON = 200;
-  private static final int LONGEST_SOURCE = 160;
 
   private final InspectionRepository inspections;
   private final LotFishRepository measured;
-  private final LengthRuleRepository rules;
+  private final HouseRules rules;
   private final LotRegister lots;
-  private final CatalogueEditor catalogue;
   private final HouseSettings houses;
   private final CurrentPerson current;
   private final Clock clock;
@@ -51,9 +45,8 @@ public class LotInspector {
   LotInspector(
       InspectionRepository inspections,
       LotFishRepository measured,
-      LengthRuleRepository rules,
+      HouseRules rules,
       LotRegister lots,
-      CatalogueEditor catalogue,
       HouseSettings houses,
       CurrentPerson current,
       Clock clock) {
@@ -61,7 +54,6 @@ public class LotInspector {
     this.measured = measured;
     this.rules = rules;
     this.lots = lots;
-    this.catalogue = catalogue;
     this.houses = houses;
     this.current = current;
     this.clock = clock;
@@ -173,8 +165,9 @@ public class LotInspector {
   public List<Finding> lengthWarnings(Lot lot) {
     LocalDate today = houses.today();
     List<LengthRule> known =
-        rules.findAllBySpecies(lot.species().code()).stream()
-            .map(LengthRuleEntity::toRule)
+        rules.lengths().stream()
+            .map(HouseRules.Kept::rule)
+            .filter(rule -> rule.species().equals(lot.species().code()))
             .toList();
     List<Finding> warnings = new ArrayList<>();
     for (MeasuredFish fish : fish(lot.id())) {
@@ -200,65 +193,5 @@ public class LotInspector {
   private static List<LengthRule> rulesFor(List<LengthRule> known, MeasuredFish fish) {
     List<LengthRule> same = known.stream().filter(r -> r.basis() == fish.basis()).toList();
     return same.isEmpty() ? known : same;
-  }
-
-  /** A rule with the number and name a page needs. */
-  public record RuleRow(long id, String fish, LengthRule rule, boolean expired) {}
-
-  @Transactional(readOnly = true)
-  public List<RuleRow> rules() {
-    Catalogue fish = catalogue.now();
-    LocalDate today = houses.today();
-    return rules.findAllByOrderBySpecies().stream()
-        .map(
-            row ->
-                new RuleRow(
-                    row.id(),
-                    fish.findSpecies(row.toRule().species())
-                        .map(Species::name)
-                        .orElse(row.toRule().species()),
-                    row.toRule(),
-                    today.isAfter(row.toRule().expires())))
-        .toList();
-  }
-
-  /**
-   * Keeps a length rule; one of the same fish and basis is replaced.
-   *
-   * @param species the code of the fish
-   * @param basis how it is measured
-   * @param minimum the minimum
-   * @param source where the rule is from
-   * @param expires until when the house trusts it
-   * @throws Refusal if the source is missing or the day is past
-   */
-  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
-  public void keepRule(
-      String species, LengthRule.Basis basis, Length minimum, String source, LocalDate expires) {
-    LocalDate today = houses.today();
-    if (expires.isBefore(today)) {
-      throw Refusal.ofField("expires", "lot.problem.the-rule-would-have-run");
-    }
-    LengthRule rule =
-        new LengthRule(
-            species,
-            basis,
-            minimum,
-            PlainText.needed(source, LONGEST_SOURCE, "source", FieldName.SOURCE),
-            today,
-            expires);
-    long person = current.get().id();
-    Optional<LengthRuleEntity> there = rules.findBySpeciesAndBasis(species, basis);
-    if (there.isPresent()) {
-      there.get().change(rule, person);
-    } else {
-      rules.saveAndFlush(new LengthRuleEntity(rule, person));
-    }
-  }
-
-  /** Drops a length rule. */
-  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
-  public void dropRule(long id) {
-    rules.deleteById(id);
   }
 }

@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
@@ -36,7 +37,7 @@ public class RawGateKeeper {
   private static final int LONGEST = 160;
   private static final int LONGEST_NAME = 80;
 
-  private final FreezingRuleRepository rules;
+  private final HouseRules rules;
   private final FreezingRecordRepository records;
   private final RawExemptionRepository exemptions;
   private final HouseSettings houses;
@@ -46,7 +47,7 @@ public class RawGateKeeper {
   private final Clock clock;
 
   RawGateKeeper(
-      FreezingRuleRepository rules,
+      HouseRules rules,
       FreezingRecordRepository records,
       RawExemptionRepository exemptions,
       HouseSettings houses,
@@ -67,12 +68,8 @@ public class RawGateKeeper {
   /** What may open the gate of lots, by their numbers; with the pairs that are trusted today. */
   @Transactional(readOnly = true)
   Map<Long, RawPapers> of(Collection<Long> lots) {
-    LocalDate today = houses.today();
     List<FreezingRule> trusted =
-        rules.findAllByOrderById().stream()
-            .map(FreezingRuleEntity::toRule)
-            .filter(rule -> rule.isTrusted(today))
-            .toList();
+        rules.pairs().stream().filter(kept -> !kept.expired()).map(HouseRules.Kept::rule).toList();
     Map<Long, String> names = people.names();
     Map<Long, List<FreezingRecordEntity>> frozen =
         records.findAllByLotIdInOrderById(lots).stream()
@@ -199,55 +196,5 @@ public class RawGateKeeper {
             current.get().id(),
             clock.instant()));
     events.publishEvent(new LotChanged(lotId));
-  }
-
-  /** A pair with the number a page needs. */
-  public record RuleRow(long id, FreezingRule rule, boolean expired) {}
-
-  /**
-   * Returns the pairs of the house.
-   *
-   * @return all of them, those that ran out too
-   */
-  @Transactional(readOnly = true)
-  public List<RuleRow> rules() {
-    LocalDate today = houses.today();
-    return rules.findAllByOrderById().stream()
-        .map(row -> new RuleRow(row.id(), row.toRule(), !row.toRule().isTrusted(today)))
-        .toList();
-  }
-
-  /**
-   * Keeps a pair of the house.
-   *
-   * @param atMost the temperature of the core, or colder
-   * @param hours for how long
-   * @param thickest up to which thickness; empty for any
-   * @param source where the house has it from
-   * @param expires until when the house trusts it
-   * @throws Refusal if it freezes nothing, the source is missing or the day is past
-   */
-  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
-  public void keepRule(
-      Temperature atMost, int hours, Optional<Length> thickest, String source, LocalDate expires) {
-    LocalDate today = houses.today();
-    Refusal.ifFound(FreezingRecord.problem(atMost, hours));
-    if (expires.isBefore(today)) {
-      throw Refusal.ofField("expires", "lot.problem.the-rule-would-have-run");
-    }
-    String from = PlainText.needed(source, LONGEST, "source", FieldName.SOURCE);
-    rules.saveAndFlush(
-        new FreezingRuleEntity(
-            new FreezingRule(atMost, hours, thickest, from, today, expires), current.get().id()));
-  }
-
-  /**
-   * Drops a pair of the house; what it opened is closed again.
-   *
-   * @param id its number
-   */
-  @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
-  public void dropRule(long id) {
-    rules.deleteById(id);
   }
 }

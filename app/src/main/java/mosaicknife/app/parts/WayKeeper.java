@@ -1,15 +1,15 @@
 package mosaicknife.app.parts;
 
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
+import mosaicknife.app.booklet.HouseBook;
+import mosaicknife.app.booklet.Section;
+import mosaicknife.app.booklet.Written;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -22,7 +22,6 @@ import mosaicknife.core.quantity.Mass;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The house's ways: a plan that is used again for fish of the same species and size. */
 @Service
@@ -31,53 +30,43 @@ public class WayKeeper {
 
   private static final int LONGEST_NAME = 60;
 
-  private final WayRepository ways;
+  private static final Section<Saved> WAYS = new Section<>("WAY", Saved.class);
+
+  private final HouseBook book;
   private final LotPartRepository parts;
   private final PurposeAssigner purposes;
   private final PiecePlanner pieces;
   private final PartLayout layout;
   private final WeighedParts weighed;
   private final PeopleRegister people;
-  private final CurrentPerson current;
-  private final JsonMapper json;
-  private final Clock clock;
 
   WayKeeper(
-      WayRepository ways,
+      HouseBook book,
       LotPartRepository parts,
       PurposeAssigner purposes,
       PiecePlanner pieces,
       PartLayout layout,
       WeighedParts weighed,
-      PeopleRegister people,
-      CurrentPerson current,
-      JsonMapper json,
-      Clock clock) {
-    this.ways = ways;
+      PeopleRegister people) {
+    this.book = book;
     this.parts = parts;
     this.purposes = purposes;
     this.pieces = pieces;
     this.layout = layout;
     this.weighed = weighed;
     this.people = people;
-    this.current = current;
-    this.json = json;
-    this.clock = clock;
   }
 
   /** What a way keeps, as it is stored. */
-  record Document(
+  record Saved(
+      String species,
+      Mass from,
+      Mass to,
+      String name,
       Map<String, String> choices,
       Map<String, Way.Fate> fates,
       List<String> order,
-      Map<String, List<String>> pieces) {
-
-    /** Older ways keep neither order nor pieces. */
-    Document {
-      order = order == null ? List.of() : order;
-      pieces = pieces == null ? Map.of() : pieces;
-    }
-  }
+      Map<String, List<String>> pieces) {}
 
   /**
    * Returns the ways for a species, the newest first.
@@ -88,8 +77,10 @@ public class WayKeeper {
   @Transactional(readOnly = true)
   public List<Way> of(Species species) {
     Map<Long, String> names = people.names();
-    return ways.findBySpeciesOrderBySavedAtDesc(species.code()).stream()
+    return book.standing(WAYS).stream()
+        .filter(way -> way.said().species().equals(species.code()))
         .map(way -> read(way, names))
+        .sorted(Comparator.comparing(Way::at).reversed())
         .toList();
   }
 
@@ -100,7 +91,8 @@ public class WayKeeper {
   }
 
   Way get(long id) {
-    return ways.findById(id)
+    return book.row(WAYS, id)
+        .filter(way -> !way.retired())
         .map(way -> read(way, people.names()))
         .orElseThrow(() -> Refusal.ofMissing("parts.problem.that-way-is-gone-load"));
   }
@@ -127,11 +119,17 @@ public class WayKeeper {
     }
     SizeGrade size = sizeOf(lot);
     List<LotPartEntity> all = parts.findByLotIdInOrderByNumber(List.of(lot.id()));
-    String document =
-        json.writeValueAsString(new Document(choices.byOption(), fates, order(all), pieces(all)));
-    ways.save(
-        new WayEntity(lot.species().code(), size.from(), size.to(), name, document)
-            .savedBy(current.get().id(), clock.instant()));
+    book.add(
+        WAYS,
+        new Saved(
+            lot.species().code(),
+            size.from(),
+            size.to(),
+            name,
+            choices.byOption(),
+            fates,
+            order(all),
+            pieces(all)));
   }
 
   /** The order in which the parts of the lot came off; what was not weighed stands after it. */
@@ -167,7 +165,7 @@ public class WayKeeper {
    */
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void forget(long id) {
-    ways.findById(id).ifPresent(ways::delete);
+    book.takeOut(WAYS, id);
   }
 
   /**
@@ -200,17 +198,17 @@ public class WayKeeper {
         .orElseGet(() -> SizeGrade.around(fish));
   }
 
-  private Way read(WayEntity way, Map<Long, String> names) {
-    Document document = json.readValue(way.document(), Document.class);
+  private static Way read(Written<Saved> entry, Map<Long, String> names) {
+    Saved way = entry.said();
     return new Way(
-        way.id(),
+        entry.id(),
         way.name(),
         new SizeGrade(way.from(), way.to()),
-        new Choices(document.choices()),
-        new HashMap<>(document.fates()),
-        document.order(),
-        document.pieces(),
-        names.get(way.savedBy()),
-        way.savedAt());
+        new Choices(way.choices()),
+        way.fates(),
+        way.order(),
+        way.pieces(),
+        names.get(entry.by()),
+        entry.at().orElseThrow());
   }
 }

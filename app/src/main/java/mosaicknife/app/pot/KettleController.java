@@ -23,12 +23,12 @@ class KettleController {
   private static final BigDecimal MOST_PRICE = BigDecimal.valueOf(1000);
   private static final BigDecimal MOST_ENERGY = BigDecimal.valueOf(100);
 
-  private final PotKeeper keeper;
+  private final Kettles kettles;
   private final PotPrices prices;
   private final Scraps scraps;
 
-  KettleController(PotKeeper keeper, PotPrices prices, Scraps scraps) {
-    this.keeper = keeper;
+  KettleController(Kettles kettles, PotPrices prices, Scraps scraps) {
+    this.kettles = kettles;
     this.prices = prices;
     this.scraps = scraps;
   }
@@ -36,7 +36,7 @@ class KettleController {
   @PostMapping("/pot/kettles")
   @Form(value = "/pot#kettles", keeps = "typedKettle")
   Done kettle(Sent sent) {
-    keeper.keep(
+    kettles.keep(
         sent.id("venue"),
         sent.text("name"),
         sent.decimal("litres", 1, BigDecimal.ONE, MOST_LITRES),
@@ -48,7 +48,7 @@ class KettleController {
   @PostMapping("/pot/kettles/{id}/retire")
   @Form("/pot#kettles")
   Done retire(@PathVariable long id) {
-    keeper.retire(id);
+    kettles.retire(id);
     return Done.said("pot.said.kettle-retired");
   }
 

@@ -2,8 +2,7 @@ package mosaicknife.app.pot;
 
 import java.util.HashSet;
 import java.util.Set;
-import mosaicknife.app.catalogue.HouseBook;
-import mosaicknife.app.catalogue.HouseBook.Book;
+import mosaicknife.app.booklet.HouseBook;
 import mosaicknife.app.shared.Done;
 import mosaicknife.app.shared.Form;
 import mosaicknife.app.shared.Sent;
@@ -43,7 +42,7 @@ class MethodController {
     model.addAttribute("code", code);
     model.addAttribute("like", like);
     model.addAttribute("method", method);
-    model.addAttribute("own", house.own(Book.METHOD).contains(code));
+    model.addAttribute("own", house.own(PotBook.METHODS).contains(code));
     model.addAttribute("works", PotStep.Work.values());
     model.addAttribute("answers", PotStep.Answer.values());
     model.addAttribute("cautions", PotStep.Caution.values());
@@ -57,11 +56,11 @@ class MethodController {
     boolean isNew = code.equals(NEW);
     StockMethod before = book.method(isNew && !like.isEmpty() ? like : isNew ? first() : code);
     Set<String> taken = new HashSet<>(book.methods().keySet());
-    taken.addAll(house.own(Book.METHOD));
+    taken.addAll(house.own(PotBook.METHODS));
     MethodForm form = new MethodForm(sent.typed());
     String own = isNew ? HouseBook.code(form.field("name"), taken) : code;
     StockMethod method = form.understood(own, before.uses());
-    house.write(Book.METHOD, own, method.write());
+    house.edit(PotBook.METHODS, own, method.write());
     return Done.said("pot.said.method-saved", method.name()).on("/pot?method=" + own);
   }
 
@@ -73,7 +72,7 @@ class MethodController {
   @Form("/pot")
   Done retire(@PathVariable String code) {
     StockMethod method = book.method(code);
-    house.takeOut(Book.METHOD, code, method.write(), book.methods().size());
+    house.strike(PotBook.METHODS, code, method.write(), book.methods().size());
     return Done.said("pot.said.method-gone", method.name());
   }
 }

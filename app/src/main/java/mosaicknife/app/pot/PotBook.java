@@ -1,8 +1,11 @@
 package mosaicknife.app.pot;
 
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,8 +13,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import mosaicknife.app.catalogue.HouseBook;
-import mosaicknife.app.catalogue.HouseBook.Book;
+import mosaicknife.app.booklet.HouseBook;
+import mosaicknife.app.booklet.Section;
+import mosaicknife.app.booklet.Written;
 import mosaicknife.app.homes.MakingBook;
 import mosaicknife.app.homes.ToMake;
 import mosaicknife.app.shared.Refusal;
@@ -32,7 +36,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class PotBook {
 
-  private final KettleRepository kettles;
+  private static final Duration AHEAD = Duration.ofMinutes(2);
+  private static final Duration LONGEST = Duration.ofHours(48);
+
+  /** The kettles of the house; each has a number of its own as its code. */
+  static final Section<Placed> KETTLES = new Section<>("KETTLE", Placed.class);
+
+  /** Ways to cook a stock, as lines. */
+  static final Section<String> METHODS = new Section<>("METHOD", String.class);
+
   private final PotBatchRepository batches;
   private final PotMarkRepository marks;
   private final PotReadingRepository readings;
@@ -40,17 +52,17 @@ public class PotBook {
   private final PotResultRepository results;
   private final MakingBook makings;
   private final HouseBook house;
+  private final Clock clock;
 
   PotBook(
-      KettleRepository kettles,
       PotBatchRepository batches,
       PotMarkRepository marks,
       PotReadingRepository readings,
       PotStandRepository stands,
       PotResultRepository results,
       MakingBook makings,
-      HouseBook house) {
-    this.kettles = kettles;
+      HouseBook house,
+      Clock clock) {
     this.batches = batches;
     this.marks = marks;
     this.readings = readings;
@@ -58,7 +70,16 @@ public class PotBook {
     this.results = results;
     this.makings = makings;
     this.house = house;
+    this.clock = clock;
   }
+
+  /**
+   * What is written down of a kettle.
+   *
+   * @param venue the number of its venue
+   * @param kettle the kettle
+   */
+  record Placed(long venue, Kettle kettle) {}
 
   /**
    * A kettle of the house.
@@ -76,18 +97,15 @@ public class PotBook {
    * @return those in use, by venue
    */
   public List<Stood> kettles() {
-    return kettles.findNewest().stream()
-        .filter(kettle -> !kettle.isRetired())
+    return house.standing(KETTLES).stream()
         .map(PotBook::stood)
+        .sorted(Comparator.comparingLong(Stood::venue))
         .toList();
   }
 
-  private static Stood stood(KettleEntity kettle) {
+  private static Stood stood(Written<Placed> entry) {
     return new Stood(
-        kettle.id(),
-        kettle.number(),
-        kettle.venueId(),
-        new Kettle(kettle.name(), kettle.litres(), kettle.centimetres(), kettle.watts()));
+        entry.id(), Long.parseLong(entry.code()), entry.said().venue(), entry.said().kettle());
   }
 
   /**
@@ -98,8 +116,8 @@ public class PotBook {
    * @throws Refusal if there never was one
    */
   public Stood kettle(long id) {
-    return kettles
-        .findById(id)
+    return house
+        .row(KETTLES, id)
         .map(PotBook::stood)
         .orElseThrow(() -> Refusal.ofMissing("pot.problem.no-such-kettle"));
   }
@@ -110,7 +128,7 @@ public class PotBook {
    * @return the methods by code
    */
   public Map<String, StockMethod> methods() {
-    return house.inUse(Book.METHOD, StockMethod.shipped(), StockMethod::read);
+    return house.inUse(METHODS, StockMethod.shipped(), StockMethod::read);
   }
 
   /**
@@ -175,6 +193,27 @@ public class PotBook {
         .filter(one -> one.id() == batch.makingId())
         .findFirst()
         .map(one -> brew(batch, one));
+  }
+
+  /**
+   * Returns a batch that runs for whoever writes something down of it; others wait.
+   *
+   * @param id its number
+   * @return the batch
+   * @throws Refusal if it is packed or dropped
+   */
+  @Transactional
+  Brew locked(long id) {
+    batches.lock(Math.toIntExact(id));
+    return find(id).orElseThrow(() -> Refusal.ofStale("pot.problem.packed-already"));
+  }
+
+  /** Refuses a moment that lies ahead, or days back. */
+  void notAhead(Instant at) {
+    Instant now = clock.instant();
+    if (at.isAfter(now.plus(AHEAD)) || at.isBefore(now.minus(LONGEST))) {
+      throw Refusal.ofField("at", "pot.problem.not-then");
+    }
   }
 
   private Brew brew(PotBatchEntity batch, ToMake making) {

@@ -3,8 +3,8 @@ package mosaicknife.app.pot;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import mosaicknife.app.booklet.HouseRules;
 import mosaicknife.app.house.HouseSettings;
-import mosaicknife.app.lot.ColdChainKeeper;
 import mosaicknife.core.heat.CoolingRule;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -14,11 +14,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class PotClocks {
 
   private final PotBook book;
-  private final ColdChainKeeper limits;
+  private final HouseRules limits;
   private final HouseSettings houses;
   private final Clock clock;
 
-  PotClocks(PotBook book, ColdChainKeeper limits, HouseSettings houses, Clock clock) {
+  PotClocks(PotBook book, HouseRules limits, HouseSettings houses, Clock clock) {
     this.book = book;
     this.limits = limits;
     this.houses = houses;

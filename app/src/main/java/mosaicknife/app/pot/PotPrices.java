@@ -1,7 +1,6 @@
 package mosaicknife.app.pot;
 
 import java.math.BigDecimal;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Currency;
@@ -9,6 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
+import mosaicknife.app.account.Permission;
+import mosaicknife.app.booklet.HouseBook;
+import mosaicknife.app.booklet.Section;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.larder.LarderKeeper.Input;
@@ -33,32 +35,37 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class PotPrices {
 
-  private final PotPriceRepository prices;
+  private static final Section<Typed> TYPED = new Section<>("POT_PRICE", Typed.class);
+
+  private final HouseBook house;
   private final PotBook book;
   private final LarderBook larder;
   private final HouseSettings houses;
   private final CurrentPerson current;
-  private final Clock clock;
 
   PotPrices(
-      PotPriceRepository prices,
+      HouseBook house,
       PotBook book,
       LarderBook larder,
       HouseSettings houses,
-      CurrentPerson current,
-      Clock clock) {
-    this.prices = prices;
+      CurrentPerson current) {
+    this.house = house;
     this.book = book;
     this.larder = larder;
     this.houses = houses;
     this.current = current;
-    this.clock = clock;
   }
 
-  /** What the house typed; empty until then. */
-  @Transactional(readOnly = true)
-  public Optional<PotPriceEntity> typed() {
-    return prices.findFirstByOrderByIdDesc();
+  /**
+   * What the house typed.
+   *
+   * @param kilowatt what a kilowatt-hour costs
+   * @param bought what a litre of stock costs bought in; empty if nobody said so
+   */
+  record Typed(BigDecimal kilowatt, Optional<BigDecimal> bought) {}
+
+  private Optional<Typed> typed() {
+    return house.said(TYPED).stream().findFirst();
   }
 
   /** The same as a form shows it; what the house did not type is a starting figure. */
@@ -71,7 +78,7 @@ class PotPrices {
             one ->
                 new Fields(
                     one.kilowatt().toPlainString(),
-                    one.bought() == null ? "" : one.bought().toPlainString(),
+                    one.bought().map(BigDecimal::toPlainString).orElse(""),
                     true))
         .orElseGet(
             () -> new Fields(PotCost.Prices.STARTING_KILOWATT_HOUR.toPlainString(), "", false));
@@ -80,19 +87,17 @@ class PotPrices {
   /** Writes down what things cost. */
   @PreAuthorize("hasAuthority('SEE_COSTS')")
   public void keep(BigDecimal kilowatt, Optional<BigDecimal> bought) {
-    prices.saveAndFlush(
-        new PotPriceEntity(kilowatt, bought.orElse(null), current.get().id(), clock.instant()));
+    house.write(TYPED, "all", new Typed(kilowatt, bought));
   }
 
   private PotCost.Prices prices() {
-    Optional<PotPriceEntity> typed = typed();
+    Optional<Typed> typed = typed();
     Currency currency = houses.house().formats().currency();
     return new PotCost.Prices(
         new ExactMoney(
-            typed.map(PotPriceEntity::kilowatt).orElse(PotCost.Prices.STARTING_KILOWATT_HOUR),
-            currency),
+            typed.map(Typed::kilowatt).orElse(PotCost.Prices.STARTING_KILOWATT_HOUR), currency),
         houses.house().labourPerHour(),
-        typed.map(PotPriceEntity::bought).map(litre -> new ExactMoney(litre, currency)));
+        typed.flatMap(Typed::bought).map(litre -> new ExactMoney(litre, currency)));
   }
 
   /** What a batch lays out beside its bones, here and on its shelf. */
@@ -101,10 +106,10 @@ class PotPrices {
     return PotCost.of(plan, prices());
   }
 
-  /** What a batch costs, in words; nothing if nothing comes of it. */
+  /** What a batch costs, in words; nothing if nothing comes of it, or for who may not see it. */
   @Transactional(readOnly = true)
   public List<String> said(PotPlan plan, FishUse use, Collection<Input> bones) {
-    if (plan.litres() <= 0) {
+    if (plan.litres() <= 0 || !current.may(Permission.SEE_COSTS)) {
       return List.of();
     }
     Formats formats = houses.house().formats();
@@ -150,6 +155,9 @@ class PotPrices {
    */
   @Transactional(readOnly = true)
   public List<Row> compared(double litres, Kettle kettle, FishUse use, Collection<Input> like) {
+    if (!current.may(Permission.SEE_COSTS)) {
+      return List.of();
+    }
     Formats formats = houses.house().formats();
     LarderBook.Carrying carrying = larder.carried(like, use);
     Map<String, Learnt> learnt = book.learnt();

@@ -180,7 +180,7 @@ final class PotView {
       List<String> not) {}
 
   static Worked worked(
-      PotKeeper.Worked worked, Optional<Instant> wanted, Instant now, Formats formats) {
+      PotStarter.Worked worked, Optional<Instant> wanted, Instant now, Formats formats) {
     PotPlan plan = worked.plan().orElseThrow();
     boolean lid = plan.answers().contains(PotStep.Answer.LID);
     int all = plan.allMinutes();
@@ -217,7 +217,7 @@ final class PotView {
         : formats.say("pot.said.begin-by", formats.moment(latest));
   }
 
-  private static List<String> bones(PotKeeper.Worked worked, boolean good, Formats formats) {
+  private static List<String> bones(PotStarter.Worked worked, boolean good, Formats formats) {
     List<String> said = new ArrayList<>();
     for (Bones.Graded one : worked.graded()) {
       if ((one.grade() != Bones.Grade.NOT) == good) {

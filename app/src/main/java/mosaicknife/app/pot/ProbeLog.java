@@ -9,14 +9,14 @@ import org.springframework.scheduling.annotation.Scheduled;
 @EnableScheduling
 class ProbeLog {
 
-  private final PotKeeper keeper;
+  private final PotProbe probe;
 
-  ProbeLog(PotKeeper keeper) {
-    this.keeper = keeper;
+  ProbeLog(PotProbe probe) {
+    this.probe = probe;
   }
 
   @Scheduled(fixedDelayString = "PT1M", initialDelayString = "PT1M")
   void everyMinute() {
-    keeper.log();
+    probe.log();
   }
 }

@@ -24,8 +24,11 @@ import mosaicknife.app.WithPages;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.pot.Brew;
+import mosaicknife.app.pot.Kettles;
 import mosaicknife.app.pot.PotBook;
 import mosaicknife.app.pot.PotKeeper;
+import mosaicknife.app.pot.PotProbe;
+import mosaicknife.app.pot.PotStarter;
 import mosaicknife.app.weighing.Entry;
 import mosaicknife.app.weighing.Take;
 import mosaicknife.app.weighing.WeighingRecorder;
@@ -60,6 +63,9 @@ public class ClockPagesTest extends WithPages {
   @Autowired private Rota rota;
   @Autowired private Planner planner;
   @Autowired private PotKeeper keeper;
+  @Autowired private PotProbe probe;
+  @Autowired private PotStarter starter;
+  @Autowired private Kettles kettles;
   @Autowired private PotBook pots;
   @Autowired private UseBook uses;
   @Autowired private WeighingRecorder bench;
@@ -89,7 +95,7 @@ public class ClockPagesTest extends WithPages {
         () -> {
           // what others are to make meanwhile takes nobody's hands away here
           uses.people(houses.venues().get(0).id(), 40);
-          keeper.keep(houses.venues().get(0).id(), kettle, new BigDecimal("10"), 30, 4000);
+          kettles.keep(houses.venues().get(0).id(), kettle, new BigDecimal("10"), 30, 4000);
           long stood =
               pots.kettles().stream()
                   .filter(one -> one.kettle().name().equals(kettle))
@@ -97,9 +103,9 @@ public class ClockPagesTest extends WithPages {
                   .orElseThrow()
                   .id();
           id[0] =
-              keeper.start(
+              starter.start(
                   UUID.randomUUID(),
-                  new PotKeeper.Wish(
+                  new PotStarter.Wish(
                       "long-rested",
                       Set.of(Answer.LID),
                       1,
@@ -191,10 +197,10 @@ public class ClockPagesTest extends WithPages {
     people.as(
         "tobiah",
         () -> {
-          keeper.stand(brew.id(), Surroundings.ROOM, false);
+          probe.stand(brew.id(), Surroundings.ROOM, false);
           for (int ago = 20; ago >= 0; ago -= 5) {
             int tenths = (int) Math.round(220 + 350 * Math.exp((ago - 20) / 180.0));
-            keeper.read(
+            probe.read(
                 UUID.randomUUID(),
                 brew.id(),
                 new Temperature(tenths),
@@ -269,7 +275,7 @@ public class ClockPagesTest extends WithPages {
     assertEquals(turn(tobiah).orElseThrow().shift(), turn.shift(), "nothing wrong is kept");
     follow("ines", "/clock/workers/" + tobiah + "/off");
     assertEquals(turn(tobiah), Optional.empty());
-    assertTrue(follow("ines", "/clock/workers/" + tobiah + "/off").contains("off already"));
+    assertTrue(follow("ines", "/clock/workers/" + tobiah + "/off").contains("out already"));
   }
 
   private long person(String signIn) {
@@ -442,9 +448,9 @@ public class ClockPagesTest extends WithPages {
     long venue = houses.venues().get(0).id();
     String name = brew.plan().kettle().name();
     List<PotBook.Stood> before = pots.kettles();
-    people.as("ines", () -> keeper.keep(venue, name, new BigDecimal("12"), 30, 4000));
+    people.as("ines", () -> kettles.keep(venue, name, new BigDecimal("12"), 30, 4000));
     people.as(
-        "ines", () -> keeper.keep(houses.venues().get(1).id(), name, BigDecimal.TEN, 30, 4000));
+        "ines", () -> kettles.keep(houses.venues().get(1).id(), name, BigDecimal.TEN, 30, 4000));
     assertEquals(
         pots.kettles().stream()
             .map(PotBook.Stood::number)

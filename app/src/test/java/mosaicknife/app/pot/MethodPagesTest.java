@@ -15,8 +15,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import mosaicknife.app.TestLots;
 import mosaicknife.app.WithPages;
-import mosaicknife.app.catalogue.HouseBook;
-import mosaicknife.app.catalogue.HouseBook.Book;
+import mosaicknife.app.booklet.HouseBook;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
@@ -41,7 +40,8 @@ import org.testng.annotations.Test;
 public class MethodPagesTest extends WithPages {
 
   @Autowired private PotBook book;
-  @Autowired private PotKeeper keeper;
+  @Autowired private PotStarter starter;
+  @Autowired private Kettles kettles;
   @Autowired private PotPrices prices;
   @Autowired private UseBook uses;
   @Autowired private HouseSettings houses;
@@ -200,9 +200,9 @@ public class MethodPagesTest extends WithPages {
         "ines",
         () ->
             batch[0] =
-                keeper.start(
+                starter.start(
                     UUID.randomUUID(),
-                    new PotKeeper.Wish(method.code(), Set.of(), 2, kettle, Optional.empty())));
+                    new PotStarter.Wish(method.code(), Set.of(), 2, kettle, Optional.empty())));
     Map<String, String> changed = form(name);
     changed.put("bones", "900");
     save("ines", method.code(), changed);
@@ -218,7 +218,8 @@ public class MethodPagesTest extends WithPages {
   public void theLastOfABookStaysInIt() {
     people.as(
         "ines",
-        () -> assertThrows(Refusal.class, () -> house.takeOut(Book.METHOD, "quick", "a line", 1)));
+        () ->
+            assertThrows(Refusal.class, () -> house.strike(PotBook.METHODS, "quick", "a line", 1)));
     assertTrue(book.methods().containsKey("quick"));
   }
 
@@ -227,7 +228,7 @@ public class MethodPagesTest extends WithPages {
     String name = "Costs " + UUID.randomUUID().toString().substring(0, 6);
     people.as(
         "ines",
-        () -> keeper.keep(houses.venues().get(0).id(), name, new BigDecimal("30"), 36, 5000));
+        () -> kettles.keep(houses.venues().get(0).id(), name, new BigDecimal("30"), 36, 5000));
     return book.kettles().stream()
         .filter(one -> one.kettle().name().equals(name))
         .findFirst()
@@ -248,17 +249,21 @@ public class MethodPagesTest extends WithPages {
     assertTrue(dear.contains("alert-danger"), dear);
     assertEquals(send("tobiah", "/pot/prices", "kilowatt", "1", "bought", "").getStatus(), 403);
     follow("ines", "/pot/prices", "kilowatt", "0.30", "bought", "0.05");
-    assertEquals(prices.typed().orElseThrow().bought().doubleValue(), 0.05);
-    List<String> said =
-        prices.said(
-            mosaicknife.core.pot.PotPlan.of(
-                book.method("quick"),
-                Set.of(Answer.LID),
-                mosaicknife.core.quantity.Mass.ofKilograms("3"),
-                4,
-                book.kettle(id).kettle()),
-            uses.get(book.method("quick").uses().iterator().next()),
-            List.of());
+    assertEquals(prices.fields().bought(), "0.05");
+    List<String> said = new ArrayList<>();
+    people.as(
+        "ines",
+        () ->
+            said.addAll(
+                prices.said(
+                    mosaicknife.core.pot.PotPlan.of(
+                        book.method("quick"),
+                        Set.of(Answer.LID),
+                        mosaicknife.core.quantity.Mass.ofKilograms("3"),
+                        4,
+                        book.kettle(id).kettle()),
+                    uses.get(book.method("quick").uses().iterator().next()),
+                    List.of())));
     assertTrue(said.get(2).contains("that is less"), said.toString());
   }
 }

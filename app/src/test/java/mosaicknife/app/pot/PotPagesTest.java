@@ -48,7 +48,8 @@ import org.testng.annotations.Test;
 public class PotPagesTest extends WithPages {
 
   @Autowired private PotBook book;
-  @Autowired private PotKeeper keeper;
+  @Autowired private PotProbe probe;
+  @Autowired private Kettles kettles;
   @Autowired private Scraps scraps;
   @Autowired private LarderBook larder;
   @Autowired private LotSheets sheets;
@@ -85,7 +86,7 @@ public class PotPagesTest extends WithPages {
     }
     jdbc.sql("update lot set venue_id = ? where id = ?").params(venue, lot).update();
     String name = "Kettle " + UUID.randomUUID().toString().substring(0, 6);
-    people.as("ines", () -> keeper.keep(venue, name, new BigDecimal("20"), 36, 5000));
+    people.as("ines", () -> kettles.keep(venue, name, new BigDecimal("20"), 36, 5000));
     kettle =
         book.kettles().stream()
             .filter(one -> one.kettle().name().equals(name))
@@ -318,7 +319,7 @@ public class PotPagesTest extends WithPages {
     people.as(
         "tobiah",
         () ->
-            keeper.read(
+            probe.read(
                 UUID.randomUUID(),
                 brew.id(),
                 new Temperature((int) Math.round(degrees * 10)),
@@ -462,7 +463,7 @@ public class PotPagesTest extends WithPages {
     Brew brew = cooling();
     assertFalse(book.find(brew.id()).orElseThrow().probe());
     follow("tobiah", "/pot/" + brew.id() + "/stand", "where", "FRIDGE", "probe", "yes");
-    assertTrue(keeper.log());
+    assertTrue(probe.log());
     Brew.Probed read = book.find(brew.id()).orElseThrow().probed().get(0);
     assertTrue(read.byProbe());
     assertTrue(read.temperature().tenths() > 0 && read.temperature().tenths() < 1000);
