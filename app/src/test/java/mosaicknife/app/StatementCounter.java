@@ -1,5 +1,7 @@
 package mosaicknife.app;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.hibernate.resource.jdbc.spi.StatementInspector;
 
 /** Counts what a thread asks of the database through Hibernate. */
@@ -7,19 +9,24 @@ public final class StatementCounter implements StatementInspector {
 
   private static final long serialVersionUID = 1L;
 
-  private static final ThreadLocal<Integer> COUNT = ThreadLocal.withInitial(() -> 0);
+  private static final ThreadLocal<List<String>> ASKED = ThreadLocal.withInitial(ArrayList::new);
 
   @Override
   public String inspect(String sql) {
-    COUNT.set(COUNT.get() + 1);
+    ASKED.get().add(sql);
     return sql;
   }
 
   public static void restart() {
-    COUNT.set(0);
+    ASKED.get().clear();
   }
 
   public static int count() {
-    return COUNT.get();
+    return ASKED.get().size();
+  }
+
+  /** What was asked since the start, in order. */
+  public static List<String> asked() {
+    return List.copyOf(ASKED.get());
   }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -202,6 +203,7 @@ public class PeopleRegister {
    * @return the people
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public List<Person> everybody() {
     return people.findAllByOrderByName().stream().map(PersonEntity::toPerson).toList();
   }
@@ -212,6 +214,7 @@ public class PeopleRegister {
    * @return the names
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public Map<Long, String> names() {
     return everybody().stream().collect(Collectors.toMap(Person::id, Person::name));
   }

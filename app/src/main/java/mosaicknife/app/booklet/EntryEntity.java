@@ -49,7 +49,7 @@ class EntryEntity {
   }
 
   <T> Written<T> toWritten(Section<T> section) {
-    Check.that(book.equals(section.name()), "Expected a row of ", section.name());
+    Check.that(isIn(section), "Expected a row of ", section.name());
     return new Written<>(
         id,
         code,
@@ -57,6 +57,14 @@ class EntryEntity {
         retired,
         keptBy,
         Optional.ofNullable(keptAt));
+  }
+
+  long id() {
+    return id;
+  }
+
+  boolean isIn(Section<?> section) {
+    return book.equals(section.name());
   }
 
   String code() {

@@ -64,8 +64,12 @@ public class HouseBook {
     return standing(section).stream().map(Written::said).toList();
   }
 
+  private Optional<EntryEntity> newest(Section<?> section, String code) {
+    return newest(section).filter(entry -> entry.code().equals(code)).findFirst();
+  }
+
   private Stream<EntryEntity> newest(Section<?> section) {
-    return entries.findNewest(section.name()).stream();
+    return entries.findNewest().stream().filter(entry -> entry.isIn(section));
   }
 
   /**
@@ -115,9 +119,7 @@ public class HouseBook {
    */
   @Transactional(readOnly = true)
   public <T> Optional<Written<T>> find(Section<T> section, String code) {
-    return entries
-        .findFirstByBookAndCodeOrderByIdDesc(section.name(), code)
-        .map(entry -> entry.toWritten(section));
+    return newest(section, code).map(entry -> entry.toWritten(section));
   }
 
   /**
@@ -130,7 +132,11 @@ public class HouseBook {
    */
   @Transactional(readOnly = true)
   public <T> Optional<Written<T>> row(Section<T> section, long id) {
-    return entries.findByBookAndId(section.name(), id).map(entry -> entry.toWritten(section));
+    return newest(section)
+        .filter(entry -> entry.id() == id)
+        .findFirst()
+        .or(() -> entries.findByBookAndId(section.name(), id))
+        .map(entry -> entry.toWritten(section));
   }
 
   /**
@@ -170,8 +176,7 @@ public class HouseBook {
    */
   public void takeOut(Section<?> section, String code) {
     EntryEntity newest =
-        entries
-            .findFirstByBookAndCodeOrderByIdDesc(section.name(), code)
+        newest(section, code)
             .filter(entry -> !entry.isRetired())
             .orElseThrow(() -> Refusal.ofStale("booklet.problem.out-already"));
     write(section.name(), code, newest.body(), true);

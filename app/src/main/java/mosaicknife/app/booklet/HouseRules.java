@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -61,6 +62,7 @@ public class HouseRules {
    * @return its own, else the starting ones
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public Limits limits() {
     return new Limits(
         book.standing(LIMITS).stream()
@@ -141,6 +143,7 @@ public class HouseRules {
    * @return all of them, the coldest first, those that ran out too
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public List<Kept<FreezingRule>> pairs() {
     return kept(PAIRS, FreezingRule::expires, Comparator.comparing(FreezingRule::atMost));
   }

@@ -10,6 +10,7 @@ import java.util.Set;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.catalogue.SpeciesEditEntity.Kind;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -68,6 +69,7 @@ public class CatalogueEditor {
    * @return the catalogue; ask once for a page, not once for each row
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public Catalogue now() {
     long last = edits.findLastId();
     Known before = known;

@@ -6,6 +6,7 @@ import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.booklet.HouseBook;
 import mosaicknife.app.booklet.Section;
 import mosaicknife.app.booklet.Written;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -48,6 +49,7 @@ public class HouseOptions {
    * @return the answers by option, with who gave them and why
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public Map<String, Answer> answers() {
     Map<Long, String> names = people.names();
     return book.standing(ANSWERS).stream()
@@ -60,6 +62,7 @@ public class HouseOptions {
    * @return the choices; an option without answer takes its usual one
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public Choices choices() {
     return new Choices(
         book.standing(ANSWERS).stream()

@@ -14,6 +14,7 @@ import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.PreWorkTicker;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.larder.Item;
 import mosaicknife.core.larder.ShelfHand;
@@ -66,6 +67,7 @@ public class HandReader {
    *
    * @return the parts without what something is to be made of already
    */
+  @AskedOnce
   public List<OnHand> waiting() {
     return parts(promised(makings.toMake()));
   }

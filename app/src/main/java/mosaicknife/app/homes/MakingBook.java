@@ -11,6 +11,7 @@ import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.Hazard;
 import mosaicknife.core.lot.LotSheet;
@@ -61,6 +62,7 @@ public class MakingBook {
    * @return the makings, the oldest first
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public List<ToMake> toMake() {
     List<MakingEntity> open = makings.findOpen();
     List<Long> ids = open.stream().map(MakingEntity::id).toList();
@@ -72,12 +74,21 @@ public class MakingBook {
                     MakingSourceEntity::makingId,
                     Collectors.mapping(
                         one -> new Input(of(one, sent), one.mass()), Collectors.toList())));
-    return open.stream().map(one -> toMake(one, from.getOrDefault(one.id(), List.of()))).toList();
+    Map<Long, LotSheet> lots = sheetsOf(from.values().stream().flatMap(List::stream).toList());
+    return open.stream()
+        .map(one -> toMake(one, from.getOrDefault(one.id(), List.of()), lots))
+        .toList();
   }
 
-  private ToMake toMake(MakingEntity one, List<Input> from) {
+  private Map<Long, LotSheet> sheetsOf(List<Input> inputs) {
+    List<Long> numbers = inputs.stream().map(input -> input.of().lot()).distinct().toList();
+    return sheets.of(lots.all(numbers)).stream()
+        .collect(Collectors.toMap(sheet -> sheet.lot().id(), sheet -> sheet));
+  }
+
+  private ToMake toMake(MakingEntity one, List<Input> from, Map<Long, LotSheet> lots) {
     FishUse use = book.get(one.useCode());
-    Map<OnHand.Kind, Mass> of = kinds(from);
+    Map<OnHand.Kind, Mass> of = kinds(from, lots);
     return new ToMake(
         one.id(),
         use,
@@ -125,14 +136,9 @@ public class MakingBook {
    */
   @Transactional(readOnly = true)
   public Map<HandId.Cut, Called> names(List<ToMake> open) {
-    List<Long> ids =
-        open.stream()
-            .flatMap(one -> one.from().stream())
-            .map(one -> one.of().lot())
-            .distinct()
-            .toList();
     Map<HandId.Cut, Called> names = new HashMap<>();
-    for (LotSheet sheet : sheets.of(lots.all(ids))) {
+    for (LotSheet sheet :
+        sheetsOf(open.stream().flatMap(one -> one.from().stream()).toList()).values()) {
       sheet
           .parts()
           .forEach(
@@ -169,10 +175,10 @@ public class MakingBook {
   }
 
   /** What it is made of; a part that is left out of its plan by now is not there. */
-  private Map<OnHand.Kind, Mass> kinds(List<Input> from) {
+  private static Map<OnHand.Kind, Mass> kinds(List<Input> from, Map<Long, LotSheet> lots) {
     Map<OnHand.Kind, Mass> of = new LinkedHashMap<>();
     for (Input input : from) {
-      LotSheet sheet = sheets.get(input.of().lot());
+      LotSheet sheet = lots.get(input.of().lot());
       sheet
           .find(input.of().slot())
           .ifPresent(

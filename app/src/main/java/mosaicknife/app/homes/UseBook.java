@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import mosaicknife.app.booklet.HouseBook;
 import mosaicknife.app.booklet.Section;
 import mosaicknife.app.house.HouseSettings;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.use.FishUse;
@@ -57,6 +58,7 @@ public class UseBook {
    * @return its own and the shipped ones it did not change or retire, by code
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public Map<String, FishUse> uses() {
     return book.inUse(USES, shipped, UseCatalogue::read);
   }

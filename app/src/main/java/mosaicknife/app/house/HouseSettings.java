@@ -8,6 +8,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.atomic.AtomicInteger;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.Formats;
 import mosaicknife.app.shared.PlainText;
@@ -192,6 +193,7 @@ public class HouseSettings {
    * @return the names by number
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public java.util.Map<Long, String> venueNames() {
     return venues().stream().collect(java.util.stream.Collectors.toMap(Named::id, Named::name));
   }
@@ -202,6 +204,7 @@ public class HouseSettings {
    * @return the venues
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public List<Named> venues() {
     return venues.findAllByOrderByName().stream().map(NamedRow::toNamed).toList();
   }
@@ -212,6 +215,7 @@ public class HouseSettings {
    * @return the suppliers
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public List<Named> suppliers() {
     return suppliers.findAllByOrderByName().stream().map(NamedRow::toNamed).toList();
   }

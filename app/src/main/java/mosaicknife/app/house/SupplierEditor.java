@@ -2,6 +2,7 @@ package mosaicknife.app.house;
 
 import java.util.List;
 import java.util.Set;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.FieldName;
 import mosaicknife.app.shared.PlainText;
 import mosaicknife.app.shared.Refusal;
@@ -33,6 +34,7 @@ public class SupplierEditor {
    * @return the suppliers
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public List<Supplier> suppliers() {
     return suppliers.findAllByOrderByName().stream().map(SupplierEntity::toSupplier).toList();
   }

@@ -15,6 +15,7 @@ import java.util.stream.Collectors;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.app.lot.LotRegister;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.weighing.LotSheets;
 import mosaicknife.core.anatomy.PartKind;
@@ -74,6 +75,7 @@ public class LarderBook {
    *
    * @return the items of which something is left, the one that lapses first first
    */
+  @AskedOnce
   public List<Item> onShelves() {
     return fold(items.findOnShelves()).stream()
         .map(Kept::item)

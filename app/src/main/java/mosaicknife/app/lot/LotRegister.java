@@ -7,18 +7,16 @@ import java.time.format.DateTimeParseException;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mosaicknife.app.account.CurrentPerson;
-import mosaicknife.app.account.PeopleRegister;
 import mosaicknife.app.buy.Order;
 import mosaicknife.app.buy.OrderLine;
 import mosaicknife.app.buy.OrderPlacer;
 import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Named;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.Paged;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.SentTwice;
@@ -26,18 +24,14 @@ import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.anatomy.Species;
 import mosaicknife.core.anatomy.State;
 import mosaicknife.core.cost.CostingMethod;
-import mosaicknife.core.lot.ColdChain;
-import mosaicknife.core.lot.Inspection;
 import mosaicknife.core.lot.Lot;
 import mosaicknife.core.lot.LotRules;
 import mosaicknife.core.lot.Receipt;
-import mosaicknife.core.lot.Venue;
 import mosaicknife.core.portion.Serving;
 import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.UnitPrice;
 import mosaicknife.core.safety.Plausible;
-import mosaicknife.core.safety.RawPapers;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Service;
@@ -51,46 +45,28 @@ public class LotRegister {
   private static final int PAGE = 40;
 
   private final LotRepository lots;
-  private final InspectionRepository inspections;
-  private final ClaimRepository claims;
-  private final LotFishRepository measured;
-  private final DivisionRepository divisions;
-  private final RawGateKeeper gates;
-  private final ColdChainKeeper cold;
+  private final LotAssembler assembler;
   private final OrderPlacer orders;
   private final CatalogueEditor catalogue;
   private final HouseSettings houses;
-  private final PeopleRegister people;
   private final CurrentPerson current;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
   LotRegister(
       LotRepository lots,
-      InspectionRepository inspections,
-      ClaimRepository claims,
-      LotFishRepository measured,
-      DivisionRepository divisions,
-      RawGateKeeper gates,
-      ColdChainKeeper cold,
+      LotAssembler assembler,
       OrderPlacer orders,
       CatalogueEditor catalogue,
       HouseSettings houses,
-      PeopleRegister people,
       CurrentPerson current,
       ApplicationEventPublisher events,
       Clock clock) {
     this.lots = lots;
-    this.inspections = inspections;
-    this.claims = claims;
-    this.measured = measured;
-    this.divisions = divisions;
-    this.gates = gates;
-    this.cold = cold;
+    this.assembler = assembler;
     this.orders = orders;
     this.catalogue = catalogue;
     this.houses = houses;
-    this.people = people;
     this.current = current;
     this.events = events;
     this.clock = clock;
@@ -111,7 +87,7 @@ public class LotRegister {
     Optional<LotEntity> sentBefore = lots.findByClientId(delivery.clientId());
     Receipt receipt = delivery.receipt();
     if (sentBefore.isPresent()) {
-      return same(toLot(sentBefore.get()), receipt);
+      return same(assembler.toLot(sentBefore.get()), receipt);
     }
     check(receipt);
     Named venue = houses.getVenue(delivery.venue());
@@ -127,7 +103,7 @@ public class LotRegister {
             houses.house().formats().currency());
     received.costBy(houses.house().costingMethod());
     LotEntity stored = lots.saveAndFlush(received);
-    Lot lot = toLot(stored);
+    Lot lot = assembler.toLot(stored);
     events.publishEvent(new LotReceived(lot));
     return lot;
   }
@@ -172,7 +148,7 @@ public class LotRegister {
    */
   @Transactional(readOnly = true)
   public Lot get(long id) {
-    return toLot(find(id));
+    return assembler.lots(List.of(id), numbers -> List.of(find(id))).get(0);
   }
 
   /**
@@ -183,7 +159,7 @@ public class LotRegister {
    */
   @Transactional(readOnly = true)
   public List<Lot> all(Collection<Long> ids) {
-    return toLots(lots.findAllByIdIn(ids));
+    return assembler.lots(ids, lots::findAllByIdIn);
   }
 
   /**
@@ -193,8 +169,9 @@ public class LotRegister {
    * @return the lots
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public List<Lot> open() {
-    return toLots(lots.findOpen());
+    return assembler.toLots(lots.findOpen());
   }
 
   /**
@@ -204,8 +181,9 @@ public class LotRegister {
    * @return all of them
    */
   @Transactional(readOnly = true)
+  @AskedOnce
   public List<Lot> openAt(long venue) {
-    return toLots(lots.findOpenAt(venue));
+    return assembler.toLots(lots.findOpenAt(venue));
   }
 
   /**
@@ -225,7 +203,7 @@ public class LotRegister {
    */
   @Transactional(readOnly = true)
   public List<Lot> newest() {
-    return toLots(lots.findTop8ByOrderByReceivedAtDescIdDesc());
+    return assembler.toLots(lots.findTop8ByOrderByReceivedAtDescIdDesc());
   }
 
   /**
@@ -236,7 +214,7 @@ public class LotRegister {
    */
   @Transactional(readOnly = true)
   public List<Lot> since(Instant since) {
-    return toLots(lots.findReceivedSince(since));
+    return assembler.toLots(lots.findReceivedSince(since));
   }
 
   /**
@@ -320,38 +298,6 @@ public class LotRegister {
         row.getFinished());
   }
 
-  private List<Lot> toLots(List<LotEntity> found) {
-    Map<Long, String> suppliers = byId(houses.suppliers());
-    Map<Long, String> venues = byId(houses.venues());
-    Map<Long, String> names = people.names();
-    Catalogue fish = catalogue.now();
-    List<Long> numbers = found.stream().map(LotEntity::id).toList();
-    List<DivisionEntity> divided = divisions.findAllByLotIdIn(numbers);
-    Map<Long, Inspection> inspected = inspected(numbers, divided, names);
-    Map<Long, ExactMoney> credits =
-        claims.findAllByStatusAndLotIdIn(Claim.Status.CREDITED, numbers).stream()
-            .collect(
-                Collectors.toMap(
-                    ClaimEntity::lotId, c -> c.toClaim(names).amount(), ExactMoney::plus));
-    Map<Long, List<Mass>> masses = masses(numbers);
-    Map<Long, RawPapers> papers = gates.of(numbers);
-    Map<Long, ColdChain> chains = cold.of(numbers, divided);
-    return found.stream()
-        .map(
-            lot ->
-                lot.toLot(
-                    fish.getSpecies(lot.species()),
-                    lot.supplierId().map(suppliers::get).orElse(""),
-                    new Venue(lot.venueId(), venues.get(lot.venueId())),
-                    names.get(lot.receivedBy()),
-                    Optional.ofNullable(inspected.get(lot.id())),
-                    masses.getOrDefault(lot.id(), List.of()),
-                    credits.getOrDefault(lot.id(), ExactMoney.zero(lot.currency())),
-                    papers.get(lot.id()),
-                    chains.get(lot.id())))
-        .toList();
-  }
-
   /**
    * Chooses how a lot is costed.
    *
@@ -390,7 +336,7 @@ public class LotRegister {
   @PreAuthorize("hasAuthority('SEE_COSTS') and @here.of('LOT', #id)")
   public void price(long id, int version, UnitPrice price) {
     LotEntity lot = fresh(id, version);
-    if (toLot(lot).price().isPresent()) {
+    if (assembler.toLot(lot).price().isPresent()) {
       throw Refusal.ofStale("lot.problem.price-known");
     }
     lot.priceAt(price);
@@ -474,55 +420,6 @@ public class LotRegister {
         .orElseThrow(() -> Refusal.ofMissing("lot.problem.there-is-no-lot-choose", id));
   }
 
-  private Lot toLot(LotEntity lot) {
-    Map<Long, String> names = people.names();
-    List<DivisionEntity> divided = divisions.findAllByLotIdIn(List.of(lot.id()));
-    ExactMoney credited =
-        claims.findAllByLotIdOrderById(lot.id()).stream()
-            .map(claim -> claim.toClaim(names))
-            .filter(claim -> claim.status() == Claim.Status.CREDITED)
-            .map(Claim::amount)
-            .reduce(ExactMoney.zero(lot.currency()), ExactMoney::plus);
-    return lot.toLot(
-        catalogue.now().getSpecies(lot.species()),
-        lot.supplierId().map(houses::getSupplier).map(Named::name).orElse(""),
-        new Venue(lot.venueId(), houses.getVenue(lot.venueId()).name()),
-        names.get(lot.receivedBy()),
-        Optional.ofNullable(inspected(List.of(lot.id()), divided, names).get(lot.id())),
-        masses(List.of(lot.id())).getOrDefault(lot.id(), List.of()),
-        credited,
-        gates.of(List.of(lot.id())).get(lot.id()),
-        cold.of(List.of(lot.id()), divided).get(lot.id()));
-  }
-
-  /** The newest inspection of each lot; fish that were taken out of one were inspected with it. */
-  private Map<Long, Inspection> inspected(
-      List<Long> numbers, List<DivisionEntity> divided, Map<Long, String> names) {
-    Map<Long, Long> from =
-        divided.stream()
-            .collect(Collectors.toMap(DivisionEntity::lotId, DivisionEntity::fromLotId));
-    List<Long> all = Stream.concat(numbers.stream(), from.values().stream()).distinct().toList();
-    Map<Long, Inspection> newest =
-        inspections.findNewestOf(all).stream()
-            .collect(Collectors.toMap(InspectionEntity::lotId, i -> i.toInspection(names)));
-    from.forEach(
-        (lot, source) -> {
-          if (newest.containsKey(source)) {
-            newest.putIfAbsent(lot, newest.get(source));
-          }
-        });
-    return newest;
-  }
-
-  /** What each fish weighs that was weighed by itself. */
-  private Map<Long, List<Mass>> masses(Collection<Long> numbers) {
-    return measured.findWeighedOf(numbers).stream()
-        .collect(
-            Collectors.groupingBy(
-                LotFishEntity::lotId,
-                Collectors.mapping(one -> one.mass().orElseThrow(), Collectors.toList())));
-  }
-
   /**
    * Returns the lots that came for the lines of an order.
    *
@@ -531,12 +428,7 @@ public class LotRegister {
    */
   @Transactional(readOnly = true)
   public List<Lot> of(Order order) {
-    return lots.findAllByOrderLineIdIn(order.lines().stream().map(OrderLine::id).toList()).stream()
-        .map(this::toLot)
-        .toList();
-  }
-
-  private static Map<Long, String> byId(List<Named> rows) {
-    return rows.stream().collect(Collectors.toMap(Named::id, Named::name));
+    return assembler.toLots(
+        lots.findAllByOrderLineIdIn(order.lines().stream().map(OrderLine::id).toList()));
   }
 }

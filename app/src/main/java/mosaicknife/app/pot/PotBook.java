@@ -18,6 +18,7 @@ import mosaicknife.app.booklet.Section;
 import mosaicknife.app.booklet.Written;
 import mosaicknife.app.homes.MakingBook;
 import mosaicknife.app.homes.ToMake;
+import mosaicknife.app.shared.AskedOnce;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.heat.Surroundings;
 import mosaicknife.core.pot.Kettle;
@@ -127,6 +128,7 @@ public class PotBook {
    *
    * @return the methods by code
    */
+  @AskedOnce
   public Map<String, StockMethod> methods() {
     return house.inUse(METHODS, StockMethod.shipped(), StockMethod::read);
   }
@@ -169,6 +171,7 @@ public class PotBook {
    *
    * @return the batches that are not packed yet, the oldest first
    */
+  @AskedOnce
   public List<Brew> running() {
     List<PotBatchEntity> open = batches.findRunning();
     Map<Long, ToMake> toMake =

@@ -12,6 +12,7 @@ import mosaicknife.app.catalogue.CatalogueEditor;
 import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.parts.LotParts;
 import mosaicknife.app.parts.OptionChooser;
+import mosaicknife.app.shared.OnThisPage;
 import mosaicknife.core.anatomy.Catalogue;
 import mosaicknife.core.breakdown.HouseNorms;
 import mosaicknife.core.lot.Lot;
@@ -35,6 +36,7 @@ public class LotSheets {
   private final WeighingRepository weighings;
   private final PeopleRegister people;
   private final CatalogueEditor catalogue;
+  private final OnThisPage page;
   private final Map<Long, Known> kept = new ConcurrentHashMap<>();
 
   LotSheets(
@@ -43,8 +45,10 @@ public class LotSheets {
       OptionChooser options,
       WeighingRepository weighings,
       PeopleRegister people,
-      CatalogueEditor catalogue) {
+      CatalogueEditor catalogue,
+      OnThisPage page) {
     this.catalogue = catalogue;
+    this.page = page;
     this.lots = lots;
     this.parts = parts;
     this.options = options;
@@ -70,22 +74,34 @@ public class LotSheets {
    * @return their sheets, in the same order
    */
   public List<LotSheet> of(List<Lot> wanted) {
+    Map<Long, Lot> byNumber =
+        wanted.stream().collect(Collectors.toMap(Lot::id, lot -> lot, (one, same) -> one));
+    Map<Long, LotSheet> sheets =
+        page.each(
+            LotSheet.class,
+            wanted.stream().map(Lot::id).toList(),
+            missing -> workedOut(missing.stream().distinct().map(byNumber::get).toList()));
+    return wanted.stream().map(lot -> sheets.get(lot.id())).toList();
+  }
+
+  private Map<Long, LotSheet> workedOut(List<Lot> wanted) {
     List<Long> ids = wanted.stream().map(Lot::id).toList();
     Map<Long, List<Part>> partsOf = parts.of(wanted);
     Map<Long, List<Weighing>> standing = standing(ids, partsOf);
     Map<Long, Choices> choices = options.of(ids);
     Catalogue fish = catalogue.now();
     return wanted.stream()
-        .map(
-            lot ->
-                workedOut(
-                    new Facts(
-                        lot,
-                        choices.getOrDefault(lot.id(), Choices.USUAL),
-                        partsOf.getOrDefault(lot.id(), List.of()),
-                        standing.getOrDefault(lot.id(), List.of()),
-                        fish)))
-        .toList();
+        .collect(
+            Collectors.toMap(
+                Lot::id,
+                lot ->
+                    workedOut(
+                        new Facts(
+                            lot,
+                            choices.getOrDefault(lot.id(), Choices.USUAL),
+                            partsOf.getOrDefault(lot.id(), List.of()),
+                            standing.getOrDefault(lot.id(), List.of()),
+                            fish))));
   }
 
   /** All that a sheet follows from. */

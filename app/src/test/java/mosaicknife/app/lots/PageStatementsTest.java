@@ -1,9 +1,10 @@
 package mosaicknife.app.lots;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import mosaicknife.app.StatementCounter;
 import mosaicknife.app.TestLots;
@@ -17,23 +18,26 @@ import org.testng.annotations.Test;
 /** How often a page that lists many asks the database: as often for many as for few. */
 public class PageStatementsTest extends WithPages {
 
-  private static final List<String> PAGES =
-      List.of(
-          "/",
-          "/slice",
-          "/uses",
-          "/uses/plan",
-          "/kitchen",
-          "/clock/day",
-          "/dock",
-          "/lots",
-          "/larder",
-          "/cost",
-          "/cost/compare",
-          "/pot",
-          "/buy",
-          "/buy/orders",
-          "/catalogue");
+  /** The most a page may ask, with two pots on the hob and something on a shelf. */
+  private static final Map<String, Integer> MOST = new HashMap<>();
+
+  static {
+    MOST.put("/", 50);
+    MOST.put("/slice", 32);
+    MOST.put("/uses", 42);
+    MOST.put("/uses/plan", 38);
+    MOST.put("/kitchen", 26);
+    MOST.put("/clock/day", 50);
+    MOST.put("/dock", 20);
+    MOST.put("/lots", 5);
+    MOST.put("/larder", 22);
+    MOST.put("/cost", 20);
+    MOST.put("/cost/compare", 20);
+    MOST.put("/pot", 34);
+    MOST.put("/buy", 10);
+    MOST.put("/buy/orders", 10);
+    MOST.put("/catalogue", 3);
+  }
 
   @Autowired private JdbcClient jdbc;
   @Autowired private PlatformTransactionManager transactions;
@@ -56,18 +60,18 @@ public class PageStatementsTest extends WithPages {
         0,
         () -> {
           full.copies(lot, 199);
-          Map<String, Integer> many = counts();
-          System.out.println("STATEMENTS " + few + "\nSTATEMENTS " + many);
-          assertEquals(many, few);
+          assertEquals(counts(), few);
         });
   }
 
   private Map<String, Integer> counts() throws Exception {
     Map<String, Integer> counts = new LinkedHashMap<>();
-    for (String address : PAGES) {
+    for (String address : MOST.keySet()) {
       StatementCounter.restart();
       page("ines", address);
-      counts.put(address, StatementCounter.count());
+      int asked = StatementCounter.count();
+      assertTrue(asked <= MOST.get(address), address + " asks " + StatementCounter.asked());
+      counts.put(address, asked);
     }
     return counts;
   }
