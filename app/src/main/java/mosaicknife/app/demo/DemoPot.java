@@ -11,8 +11,6 @@ import java.util.UUID;
 import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.homes.UseBook;
 import mosaicknife.app.house.Named;
-import mosaicknife.app.kitchen.Soaks;
-import mosaicknife.app.lot.LotRegister;
 import mosaicknife.app.pot.Kettles;
 import mosaicknife.app.pot.PotBook;
 import mosaicknife.app.pot.PotKeeper;
@@ -20,10 +18,8 @@ import mosaicknife.app.pot.PotProbe;
 import mosaicknife.app.pot.PotStarter;
 import mosaicknife.app.pot.PotStarter.Wish;
 import mosaicknife.core.heat.Surroundings;
-import mosaicknife.core.kitchen.Marinade;
 import mosaicknife.core.pot.PotStep;
 import mosaicknife.core.pot.PotStep.Answer;
-import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.quantity.Temperature;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -44,8 +40,7 @@ class DemoPot {
   private final Kettles kettles;
   private final PotBook book;
   private final UseBook uses;
-  private final Soaks soaks;
-  private final LotRegister lots;
+  private final DemoSoaks soaks;
   private final Clock clock;
 
   DemoPot(
@@ -56,8 +51,7 @@ class DemoPot {
       Kettles kettles,
       PotBook book,
       UseBook uses,
-      Soaks soaks,
-      LotRegister lots,
+      DemoSoaks soaks,
       Clock clock) {
     this.people = people;
     this.keeper = keeper;
@@ -67,7 +61,6 @@ class DemoPot {
     this.book = book;
     this.uses = uses;
     this.soaks = soaks;
-    this.lots = lots;
     this.clock = clock;
   }
 
@@ -81,29 +74,8 @@ class DemoPot {
           uses.people(lantern.id(), 2);
           cooling();
           tomorrow();
-          marinade("Pollack back", "28", "620");
-          marinade("Pollack tail", "12", "280");
+          soaks.load();
         });
-  }
-
-  /** Two pieces of one fish in the same marinade, which are not ready at the same time. */
-  private void marinade(String what, String millimetres, String grams) {
-    long pollack =
-        lots.open().stream()
-            .filter(lot -> lot.species().code().equals("pollack"))
-            .findFirst()
-            .orElseThrow()
-            .id();
-    soaks.put(
-        UUID.randomUUID(),
-        new Soaks.Put(
-            "soy-ginger",
-            pollack,
-            what,
-            new BigDecimal(millimetres),
-            true,
-            Mass.ofGrams(Long.parseLong(grams)),
-            Marinade.Vessel.BAG));
   }
 
   /** Two litres of clear stock that are wanted in seventeen hours and not begun. */

@@ -10,7 +10,6 @@ import java.util.OptionalInt;
 import java.util.UUID;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.PeopleRegister;
-import mosaicknife.app.account.Permission;
 import mosaicknife.app.homes.Decisions.Choice;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Done;
@@ -21,16 +20,12 @@ import mosaicknife.app.shared.Refusal;
 import mosaicknife.app.shared.Sent;
 import mosaicknife.app.shared.TakesLong;
 import mosaicknife.app.shared.Typed;
-import mosaicknife.app.shared.Words;
-import mosaicknife.core.quantity.ExactMoney;
 import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.FishUse.Equipment;
-import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.HandId;
 import mosaicknife.core.use.OnHand;
 import mosaicknife.core.use.PlanQuestion;
-import mosaicknife.core.use.UsePlan;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -47,8 +42,6 @@ class HomesController {
   private static final int ON_A_PAGE = 30;
 
   private final HomePlanner planner;
-  private final PlanDesk desk;
-  private final ComingPlanner coming;
   private final MakingBook open;
   private final Decisions decisions;
   private final UseBook book;
@@ -56,23 +49,17 @@ class HomesController {
   private final PeopleRegister people;
   private final CurrentPerson current;
   private final HouseSettings houses;
-  private final Words words;
 
   HomesController(
       HomePlanner planner,
-      PlanDesk desk,
-      ComingPlanner coming,
       MakingBook open,
       Decisions decisions,
       UseBook book,
       MakeList list,
       PeopleRegister people,
       CurrentPerson current,
-      HouseSettings houses,
-      Words words) {
+      HouseSettings houses) {
     this.planner = planner;
-    this.desk = desk;
-    this.coming = coming;
     this.open = open;
     this.decisions = decisions;
     this.book = book;
@@ -80,7 +67,6 @@ class HomesController {
     this.people = people;
     this.current = current;
     this.houses = houses;
-    this.words = words;
   }
 
   private Formats formats() {
@@ -117,51 +103,6 @@ class HomesController {
       return 1 + Math.max(0, ids.indexOf(String.valueOf(typed.get("part")))) / ON_A_PAGE;
     }
     return Paged.number(asked);
-  }
-
-  /** The plan alone: it may take seconds, and the page does not wait for it. */
-  @TakesLong
-  @GetMapping("/uses/plan")
-  String plan(Model model) {
-    ExactMoney labour = houses.house().labourPerHour();
-    PlanQuestion question = planner.question();
-    UsePlan plan = desk.plan(question);
-    model.addAttribute("plan", plan);
-    boolean money = current.may(Permission.SEE_COSTS);
-    model.addAttribute("seesCosts", money);
-    model.addAttribute(
-        "flow",
-        FlowPicture.of(
-            plan, houses.venueNames(), money ? Optional.of(labour) : Optional.empty(), formats()));
-    model.addAttribute("worth", formats().money(Hand.money(plan.worth(), labour)));
-    model.addAttribute("gap", HomeView.price(plan.bound() - plan.worth(), labour, formats()));
-    model.addAttribute("anyDecided", !open.toMake().isEmpty());
-    model.addAttribute("sent", plan.makings().stream().map(HomeView::sent).toList());
-    model.addAttribute("anyWanted", !question.wanted().isEmpty());
-    model.addAttribute("newId", UUID.randomUUID());
-    return "homes/plan :: plan";
-  }
-
-  /** What the orders of the next days leave beside the plates. */
-  @GetMapping("/uses/coming")
-  String coming(Model model) {
-    model.addAttribute("days", coming.days());
-    return "homes/plan :: coming";
-  }
-
-  /** What is decided already costs against the best plan; it takes two plans more, so one asks. */
-  @GetMapping("/uses/price")
-  String price(Model model) {
-    ExactMoney labour = houses.house().labourPerHour();
-    PlanQuestion decided = planner.decided();
-    long lost = desk.plan(decided.unlocked()).worth() - desk.plan(decided).worth();
-    boolean shown = lost > 0 && current.may(Permission.SEE_COSTS);
-    model.addAttribute(
-        "price",
-        shown
-            ? words.say("homes.said.decided-costs", HomeView.price(lost, labour, formats()))
-            : words.say("homes.said.decided-costs-nothing"));
-    return "homes/plan :: price";
   }
 
   @PostMapping("/uses/accept")

@@ -1,18 +1,12 @@
 package mosaicknife.app.today;
 
-import java.time.Clock;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import mosaicknife.app.account.CurrentPerson;
 import mosaicknife.app.account.Permission;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.house.Upkeep;
-import mosaicknife.app.kitchen.Soaks;
 import mosaicknife.app.larder.LarderBook;
 import mosaicknife.app.lot.LotRegister;
-import mosaicknife.app.pot.PotClocks;
-import mosaicknife.app.shared.Formats;
 import mosaicknife.app.weighing.LotSheets;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -28,32 +22,26 @@ class TodayController {
   private final LotSheets sheets;
   private final LotRegister lots;
   private final LarderBook larder;
-  private final PotClocks pots;
-  private final Soaks soaks;
+  private final Running running;
   private final HouseSettings houses;
   private final Upkeep upkeep;
   private final CurrentPerson person;
-  private final Clock clock;
 
   TodayController(
       LotSheets sheets,
       LotRegister lots,
       LarderBook larder,
-      PotClocks pots,
-      Soaks soaks,
+      Running running,
       HouseSettings houses,
       Upkeep upkeep,
-      CurrentPerson person,
-      Clock clock) {
+      CurrentPerson person) {
     this.upkeep = upkeep;
     this.person = person;
     this.larder = larder;
     this.sheets = sheets;
     this.lots = lots;
-    this.pots = pots;
-    this.soaks = soaks;
+    this.running = running;
     this.houses = houses;
-    this.clock = clock;
   }
 
   @GetMapping("/")
@@ -68,27 +56,10 @@ class TodayController {
             houses.today(),
             person.may(Permission.SEE_COSTS)));
     model.addAttribute("upkeep", upkeep.warnings(person.may(Permission.MANAGE_HOUSE)));
-    model.addAttribute("clocks", clocks());
+    model.addAttribute("clocks", running.clocks());
     model.addAttribute("more", Math.max(0, lots.countOpen() - MOST_SHOWN));
     model.addAttribute("closed", lots.newest().stream().filter(lot -> lot.isFinished()).toList());
     return "today/today";
-  }
-
-  /** What runs on the hob and lies in a marinade. */
-  private List<PotClocks.Running> clocks() {
-    List<PotClocks.Running> all = new ArrayList<>(pots.running());
-    Formats formats = houses.house().formats();
-    soaks
-        .standing(clock.instant())
-        .forEach(
-            (soak, standing) ->
-                all.add(
-                    new PotClocks.Running(
-                        formats.say("today.said.in-marinade", soak.what(), soak.marinade().name()),
-                        formats.say("Marinade.Standing." + standing.name()),
-                        "w-" + standing.name(),
-                        "/kitchen")));
-    return all;
   }
 
   /** The fish on the board, from anywhere in one tap. */
