@@ -1,5 +1,6 @@
 package mosaicknife.app;
 
+import static org.hamcrest.Matchers.containsInAnyOrder;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasItem;
 import static org.hamcrest.Matchers.hasSize;
@@ -291,7 +292,13 @@ public class ApiTest extends WithDatabase {
             jsonPath("$.paths['/api/v1/lots/{id}/weighings'].post.responses['422']").exists())
         .andExpect(jsonPath("$.paths['/api/v1/lots/{id}'].get.responses['404']").exists())
         .andExpect(jsonPath("$.paths[*][*].responses['401']", hasSize(12)))
-        .andExpect(jsonPath("$.paths[*][*].summary", hasSize(12)));
+        .andExpect(jsonPath("$.paths[*][*].summary", hasSize(12)))
+        .andExpect(jsonPath("$.info.license.identifier").value("Apache-2.0"))
+        .andExpect(
+            jsonPath("$.components.schemas.PageJson.required")
+                .value(containsInAnyOrder("lots", "page", "pages", "total")))
+        .andExpect(jsonPath("$.components.schemas.LotJson.required").value(hasItem("id")))
+        .andExpect(jsonPath("$.components.schemas.CostRequest.required").doesNotExist());
   }
 
   private static final String FILLET =

@@ -3,6 +3,7 @@ package mosaicknife.app.exchange;
 import io.swagger.v3.oas.annotations.OpenAPIDefinition;
 import io.swagger.v3.oas.annotations.enums.SecuritySchemeType;
 import io.swagger.v3.oas.annotations.info.Info;
+import io.swagger.v3.oas.annotations.info.License;
 import io.swagger.v3.oas.annotations.security.SecurityRequirement;
 import io.swagger.v3.oas.annotations.security.SecurityScheme;
 import org.springframework.beans.factory.config.BeanDefinition;
@@ -17,7 +18,8 @@ import org.springframework.context.annotation.Configuration;
         @Info(
             title = "Mosaic Knife",
             version = "1",
-            description = "Lots, weighings and the evaluation of a breakdown."),
+            description = "Lots, weighings and the evaluation of a breakdown.",
+            license = @License(name = "Apache-2.0", identifier = "Apache-2.0")),
     security = @SecurityRequirement(name = "token"))
 @SecurityScheme(
     name = "token",

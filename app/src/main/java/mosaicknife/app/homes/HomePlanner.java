@@ -7,11 +7,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import mosaicknife.app.homes.UseBook.Room;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.larder.LarderKeeper.Input;
 import mosaicknife.core.quantity.ExactMoney;
+import mosaicknife.core.quantity.Mass;
 import mosaicknife.core.use.FishUse;
 import mosaicknife.core.use.Hand;
 import mosaicknife.core.use.HandId;
@@ -98,22 +98,45 @@ public class HomePlanner {
     Map<Long, Long> hands = new HashMap<>();
     rooms.forEach((venue, room) -> room.hands().ifPresent(m -> hands.put(venue, (long) m)));
     Map<Place, Long> equipment = book.equipment(rooms);
-    if (!locked) {
+    if (locked) {
+      makeRoom(decided, hands, equipment);
+    } else {
       decided.forEach(one -> takeRoom(one, hands, equipment));
     }
+    List<Lock> locks = locked ? locks(parts, decided) : List.of();
+    return new PlanQuestion(parts, wanted, equipment, hands, left(rooms), locks);
+  }
+
+  /** What was decided of what is there; what has left its part since binds nobody. */
+  private static List<Lock> locks(List<OnHand> parts, List<ToMake> decided) {
+    Map<HandId, Mass> left = new HashMap<>();
+    parts.forEach(part -> left.put(part.id(), part.mass()));
     List<Lock> locks = new ArrayList<>();
-    if (locked) {
-      Map<HandId, OnHand> byId = parts.stream().collect(Collectors.toMap(OnHand::id, part -> part));
-      for (ToMake one : decided) {
-        for (Input input : one.from()) {
-          OnHand part = byId.get(input.of());
-          if (part != null && input.mass().compareTo(part.mass()) <= 0) {
-            locks.add(new Lock(part.id(), one.use().code(), one.venue(), input.mass()));
-          }
+    for (ToMake one : decided) {
+      for (Input input : one.from()) {
+        Mass there = left.getOrDefault(input.of(), Mass.ZERO);
+        if (input.mass().compareTo(there) <= 0) {
+          left.put(input.of(), there.minus(input.mass()));
+          locks.add(new Lock(input.of(), one.use().code(), one.venue(), input.mass()));
         }
       }
     }
-    return new PlanQuestion(parts, wanted, equipment, hands, left(rooms), locks);
+    return locks;
+  }
+
+  /** What was decided is made, however little room anybody says there is since. */
+  private static void makeRoom(
+      List<ToMake> decided, Map<Long, Long> hands, Map<Place, Long> equipment) {
+    Map<Long, Long> minutes = new HashMap<>();
+    Map<Place, Long> load = new HashMap<>();
+    for (ToMake one : decided) {
+      FishUse.Work work = one.use().work();
+      minutes.merge(one.venue(), (long) work.minutes(one.units()), Long::sum);
+      load.merge(
+          new Place(one.venue(), work.equipment()), (long) work.room(one.units()), Long::sum);
+    }
+    minutes.forEach((venue, sum) -> hands.computeIfPresent(venue, (v, all) -> Math.max(all, sum)));
+    load.forEach((place, sum) -> equipment.computeIfPresent(place, (p, all) -> Math.max(all, sum)));
   }
 
   /**

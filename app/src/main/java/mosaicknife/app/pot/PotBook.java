@@ -176,9 +176,10 @@ public class PotBook {
     List<PotBatchEntity> open = batches.findRunning();
     Map<Long, ToMake> toMake =
         makings.toMake().stream().collect(Collectors.toMap(ToMake::id, one -> one));
+    Log log = log(open.stream().map(PotBatchEntity::id).toList());
     return open.stream()
         .filter(batch -> toMake.containsKey(batch.makingId()))
-        .map(batch -> brew(batch, toMake.get(batch.makingId())))
+        .map(batch -> brew(batch, toMake.get(batch.makingId()), log))
         .toList();
   }
 
@@ -195,7 +196,7 @@ public class PotBook {
     return makings.toMake().stream()
         .filter(one -> one.id() == batch.makingId())
         .findFirst()
-        .map(one -> brew(batch, one));
+        .map(one -> brew(batch, one, log(List.of(id))));
   }
 
   /**
@@ -219,8 +220,23 @@ public class PotBook {
     }
   }
 
-  private Brew brew(PotBatchEntity batch, ToMake making) {
-    List<Long> ids = List.of(batch.id());
+  /** What was written down of batches, by their numbers. */
+  private record Log(
+      Map<Long, List<PotMarkEntity>> marks,
+      Map<Long, List<PotReadingEntity>> readings,
+      Map<Long, List<PotStandEntity>> stands) {}
+
+  private Log log(List<Long> ids) {
+    return new Log(
+        marks.findAllByBatchIdInOrderById(ids).stream()
+            .collect(Collectors.groupingBy(PotMarkEntity::batchId)),
+        readings.findAllByBatchIdInOrderByReadAtAscIdAsc(ids).stream()
+            .collect(Collectors.groupingBy(PotReadingEntity::batchId)),
+        stands.findAllByBatchIdInOrderById(ids).stream()
+            .collect(Collectors.groupingBy(PotStandEntity::batchId)));
+  }
+
+  private Brew brew(PotBatchEntity batch, ToMake making, Log log) {
     StockMethod method = StockMethod.read(batch.methodBody());
     Set<Answer> answers =
         Arrays.stream(batch.answers().split(","))
@@ -230,9 +246,9 @@ public class PotBook {
     Stood kettle = kettle(batch.kettleId());
     PotPlan plan =
         PotPlan.of(method, answers, making.mass(), batch.litres().doubleValue(), kettle.kettle());
-    List<PotMarkEntity> made = marks.findAllByBatchIdInOrderById(ids);
+    List<PotMarkEntity> made = log.marks().getOrDefault(batch.id(), List.of());
     PotRun run = new PotRun(method.steps(answers), marks(made));
-    List<PotStandEntity> stood = stands.findAllByBatchIdInOrderById(ids);
+    List<PotStandEntity> stood = log.stands().getOrDefault(batch.id(), List.of());
     Optional<PotStandEntity> last =
         stood.isEmpty() ? Optional.empty() : Optional.of(stood.get(stood.size() - 1));
     return new Brew(
@@ -242,7 +258,7 @@ public class PotBook {
         kettle.number(),
         run,
         Optional.ofNullable(batch.wantedAt()),
-        probed(ids),
+        probed(log.readings().getOrDefault(batch.id(), List.of())),
         last.map(one -> Surroundings.valueOf(one.stands())).orElse(Surroundings.ROOM),
         moved(stood),
         last.filter(PotStandEntity::isProbe).isPresent(),
@@ -280,8 +296,7 @@ public class PotBook {
     return of;
   }
 
-  private List<Brew.Probed> probed(List<Long> ids) {
-    List<PotReadingEntity> all = readings.findAllByBatchIdInOrderByReadAtAscIdAsc(ids);
+  private static List<Brew.Probed> probed(List<PotReadingEntity> all) {
     Set<Long> struck =
         all.stream()
             .map(PotReadingEntity::strikes)
