@@ -278,6 +278,14 @@ public class HomesPagesTest extends WithPages {
         "ines",
         () -> {
           book.want(lantern(), "quick-fumet", 0);
+          book.equip(lantern(), FishUse.Equipment.KETTLE, 1);
+          book.hands(lantern(), 1);
+        });
+    String price = page("ines", "/uses/price");
+    assertTrue(price.contains("costs"), "what was decided has its room: " + price);
+    people.as(
+        "ines",
+        () -> {
           book.equip(lantern(), FishUse.Equipment.KETTLE, 14);
           book.hands(lantern(), 150);
         });
