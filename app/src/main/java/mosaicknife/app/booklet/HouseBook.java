@@ -188,10 +188,16 @@ public class HouseBook {
    * @param <T> what it says
    * @param section its section
    * @param id the number of the row
-   * @throws Refusal if it is not in the section any more
+   * @throws Refusal if it is not in the section any more, or was changed since that row
    */
   public <T> void takeOut(Section<T> section, long id) {
-    takeOut(section, row(section, id).map(Written::code).orElse(""));
+    takeOut(
+        section,
+        newest(section)
+            .filter(entry -> entry.id() == id)
+            .findFirst()
+            .map(EntryEntity::code)
+            .orElse(""));
   }
 
   /**
