@@ -6,7 +6,7 @@ import static org.testng.Assert.assertThrows;
 import java.time.LocalDate;
 import java.util.List;
 import mosaicknife.app.WithDatabase;
-import mosaicknife.app.demo.DemoPeople;
+import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.quantity.Length;
