@@ -6,7 +6,6 @@ import static org.testng.Assert.assertThrows;
 import java.time.LocalDate;
 import java.util.List;
 import mosaicknife.app.WithDatabase;
-import mosaicknife.app.account.DemoPeople;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.Refusal;
 import mosaicknife.core.quantity.Length;
@@ -20,7 +19,6 @@ public class HouseBookTest extends WithDatabase {
   @Autowired private HouseBook book;
   @Autowired private HouseRules rules;
   @Autowired private HouseSettings houses;
-  @Autowired private DemoPeople people;
 
   private void keep(String minimum) {
     LocalDate until = houses.today().plusDays(3);
