@@ -54,6 +54,20 @@ document.querySelectorAll("[data-echo]").forEach((input) => {
   if (input.value) echo(input);
 });
 
+// tabs: which question is shown; with its address the style shows it, also without this script
+const showTab = () => {
+  const shown = document.getElementById(location.hash.slice(1))?.closest(".tabbed > section");
+  document.querySelectorAll(".tabbed").forEach((frame) => {
+    const { id } = frame.contains(shown) ? shown : frame.querySelector(":scope > section");
+    frame.querySelectorAll(".tabbed-list a").forEach((tab) => {
+      if (tab.hash === `#${id}`) tab.setAttribute("aria-current", "true");
+      else tab.removeAttribute("aria-current");
+    });
+  });
+};
+window.addEventListener("hashchange", showTab);
+showTab();
+
 // the time zone of the house is most likely that of the tablet
 document.querySelectorAll("[data-zone]").forEach((input) => {
   input.value ||= Intl.DateTimeFormat().resolvedOptions().timeZone || "";

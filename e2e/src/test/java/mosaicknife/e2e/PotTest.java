@@ -165,4 +165,22 @@ public class PotTest extends InBrowser {
     page.locator(".soaks li:has-text('fillet of 12') button").click();
     assertThat(page.locator(".soaks li:has-text('fillet of')")).hasCount(1);
   }
+
+  /** One question at a time, each with its address. */
+  @Test
+  public void kitchenWorkShowsOneQuestion() {
+    Page page = signedIn("ines");
+    page.navigate(address("/kitchen"));
+    assertThat(page.locator("#soaks")).isVisible();
+    assertThat(page.locator("#plank")).isHidden();
+    page.click(".tabbed-list a[href='#plank']");
+    assertThat(page.locator("#plank")).isVisible();
+    assertThat(page.locator("#soaks")).isHidden();
+    assertThat(page.locator(".tabbed-list a[aria-current]")).hasText("Planks");
+    page.reload();
+    assertThat(page.locator("#plank")).isVisible();
+    assertThat(page.locator(".tabbed-list a[aria-current]")).hasText("Planks");
+    page.goBack();
+    assertThat(page.locator("#soaks")).isVisible();
+  }
 }

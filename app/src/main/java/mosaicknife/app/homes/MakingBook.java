@@ -169,9 +169,11 @@ public class MakingBook {
    */
   public List<Dropped> droppedToday() {
     Instant since = houses.today().atStartOfDay(houses.house().formats().zone()).toInstant();
-    return ends.findAllByItemIdIsNullAndEndedAtAfterOrderByEndedAt(since).stream()
-        .map(end -> new Dropped(makings.findById(end.getId()).orElseThrow().name(), end.reason()))
-        .toList();
+    List<MakingEndEntity> dropped = ends.findAllByItemIdIsNullAndEndedAtAfterOrderByEndedAt(since);
+    Map<Long, String> names =
+        makings.findAllByIdIn(dropped.stream().map(MakingEndEntity::getId).toList()).stream()
+            .collect(Collectors.toMap(MakingEntity::id, MakingEntity::name));
+    return dropped.stream().map(end -> new Dropped(names.get(end.getId()), end.reason())).toList();
   }
 
   /** What it is made of; a part that is left out of its plan by now is not there. */

@@ -11,6 +11,8 @@ interface MakingRepository extends Repository<MakingEntity, Long> {
 
   MakingEntity saveAndFlush(MakingEntity making);
 
+  List<MakingEntity> findAllByIdIn(Collection<Long> ids);
+
   Optional<MakingEntity> findById(long id);
 
   boolean existsByClientId(UUID clientId);
