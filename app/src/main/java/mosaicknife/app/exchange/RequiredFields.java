@@ -1,53 +1,62 @@
 package mosaicknife.app.exchange;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import com.fasterxml.jackson.databind.type.TypeFactory;
-import io.swagger.v3.core.converter.AnnotatedType;
-import io.swagger.v3.core.converter.ModelConverter;
-import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
-import java.util.Iterator;
+import java.util.Arrays;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.OperationCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Lazy;
-import org.springframework.stereotype.Component;
+import org.springframework.core.ResolvableType;
 
 /** Says in the description of the API which fields an answer always has. */
-@Component
-@Lazy
-class RequiredFields implements ModelConverter {
+@Configuration
+class RequiredFields {
 
-  /** What is sent and not named a request; in what is sent, fields may be left out. */
-  private static final Set<String> SENT = Set.of("SignIn", "WeighingJson", "ReceiptForm");
+  private final Set<Class<?>> answers = ConcurrentHashMap.newKeySet();
 
-  @Override
-  public Schema<?> resolve(
-      AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
-    if (!chain.hasNext()) {
-      return null;
-    }
-    Schema<?> schema = chain.next().resolve(type, context, chain);
-    Class<?> raw = TypeFactory.defaultInstance().constructType(type.getType()).getRawClass();
-    if (raw.isRecord() && raw.getName().startsWith("mosaicknife.") && !isSent(raw)) {
-      Schema<?> defined = context.getDefinedModels().getOrDefault(raw.getSimpleName(), schema);
+  @Bean
+  @Lazy
+  OperationCustomizer findAnswers() {
+    return (operation, method) -> {
+      gather(ResolvableType.forMethodReturnType(method.getMethod()));
+      return operation;
+    };
+  }
+
+  /** An answer, and whatever it is made of. */
+  private void gather(ResolvableType type) {
+    Arrays.stream(type.getGenerics()).forEach(this::gather);
+    Class<?> raw = type.resolve(Object.class);
+    if (raw.isRecord() && raw.getName().startsWith("mosaicknife.") && answers.add(raw)) {
       for (RecordComponent field : raw.getRecordComponents()) {
-        if (isAlwaysThere(raw, field)
-            && defined != null
-            && defined.getProperties() != null
-            && defined.getProperties().containsKey(field.getName())) {
-          defined.addRequiredItem(field.getName());
-        }
+        gather(ResolvableType.forType(field.getGenericType()));
       }
     }
-    return schema;
   }
 
-  private static boolean isSent(Class<?> type) {
-    return type.getName().contains("Request") || SENT.contains(type.getSimpleName());
+  @Bean
+  @Lazy
+  OpenApiCustomizer requireFields() {
+    return api ->
+        answers.forEach(
+            type -> require(api.getComponents().getSchemas().get(type.getSimpleName()), type));
   }
 
-  private static boolean isAlwaysThere(Class<?> owner, RecordComponent field) {
-    JsonInclude include = owner.getAnnotation(JsonInclude.class);
-    return include == null || field.getType().isPrimitive();
+  /** What is left out where it is empty is not always there. */
+  private static void require(Schema<?> schema, Class<?> type) {
+    boolean isWhole = type.getAnnotation(JsonInclude.class) == null;
+    for (RecordComponent field : type.getRecordComponents()) {
+      if (schema != null
+          && schema.getProperties() != null
+          && schema.getProperties().containsKey(field.getName())
+          && (isWhole || field.getType().isPrimitive())) {
+        schema.addRequiredItem(field.getName());
+      }
+    }
   }
 }
