@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
+import java.util.function.BiPredicate;
 import java.util.stream.Collectors;
 import mosaicknife.app.house.HouseSettings;
 import mosaicknife.app.shared.AskedOnce;
@@ -134,7 +134,7 @@ public class HouseRules {
    */
   @Transactional(readOnly = true)
   public List<Kept<LengthRule>> lengths() {
-    return kept(LENGTHS, LengthRule::expires, Comparator.comparing(LengthRule::species));
+    return kept(LENGTHS, LengthRule::isTrusted, Comparator.comparing(LengthRule::species));
   }
 
   /**
@@ -145,7 +145,7 @@ public class HouseRules {
   @Transactional(readOnly = true)
   @AskedOnce
   public List<Kept<FreezingRule>> pairs() {
-    return kept(PAIRS, FreezingRule::expires, Comparator.comparing(FreezingRule::atMost));
+    return kept(PAIRS, FreezingRule::isTrusted, Comparator.comparing(FreezingRule::atMost));
   }
 
   /**
@@ -155,14 +155,14 @@ public class HouseRules {
    */
   @Transactional(readOnly = true)
   public List<Kept<CatchRule>> catches() {
-    return kept(CATCHES, CatchRule::expires, Comparator.comparing(CatchRule::species));
+    return kept(CATCHES, CatchRule::isTrusted, Comparator.comparing(CatchRule::species));
   }
 
   private <T> List<Kept<T>> kept(
-      Section<T> section, Function<T, LocalDate> expires, Comparator<T> order) {
+      Section<T> section, BiPredicate<T, LocalDate> isTrusted, Comparator<T> order) {
     LocalDate today = houses.today();
     return book.standing(section).stream()
-        .map(row -> new Kept<>(row.id(), row.said(), today.isAfter(expires.apply(row.said()))))
+        .map(row -> new Kept<>(row.id(), row.said(), !isTrusted.test(row.said(), today)))
         .sorted(Comparator.comparing(Kept::rule, order))
         .toList();
   }
@@ -214,6 +214,7 @@ public class HouseRules {
   @PreAuthorize("hasAuthority('EDIT_CATALOGUE')")
   public void keep(CatchRule rule) {
     Refusal.ifFound(rule.problem());
+    trusted(rule.expires());
     book.add(CATCHES, rule);
   }
 

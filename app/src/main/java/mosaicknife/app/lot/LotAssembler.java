@@ -46,14 +46,7 @@ class LotAssembler {
 
   /** The lots, in the same order; those that are on the page already as they are there. */
   List<Lot> toLots(List<LotEntity> found) {
-    Map<Long, LotEntity> stored =
-        found.stream().collect(Collectors.toMap(LotEntity::id, lot -> lot, (one, same) -> one));
-    Map<Long, Lot> lots =
-        page.each(
-            Lot.class,
-            found.stream().map(LotEntity::id).toList(),
-            missing -> assembled(missing.stream().distinct().map(stored::get).toList()));
-    return found.stream().map(lot -> lots.get(lot.id())).toList();
+    return page.inOrder(Lot.class, found, LotEntity::id, this::assembled);
   }
 
   /** The lots of some numbers, of which those that are not on the page are looked for. */

@@ -2,6 +2,7 @@ package mosaicknife.app.shared;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,16 +64,28 @@ public class OnThisPage {
   }
 
   /**
-   * Keeps what was worked out on another way.
+   * Returns what follows from things, in their order.
    *
-   * @param <V> what it is
-   * @param type what it is
-   * @param number its number
-   * @param one the thing
-   * @return the thing
+   * @param <T> what the things are
+   * @param <V> what follows from each
+   * @param type what follows
+   * @param things the things
+   * @param number the number of a thing
+   * @param ask works out what follows from some things, each once, by their numbers
+   * @return what follows, as many as there are things
    */
-  public <V> V keep(Class<V> type, long number, V one) {
-    page().put(new Numbered(type, number), one);
-    return one;
+  public <T, V> List<V> inOrder(
+      Class<V> type,
+      List<T> things,
+      Function<T, Long> number,
+      Function<List<T>, Map<Long, V>> ask) {
+    Map<Long, T> byNumber = new HashMap<>();
+    things.forEach(thing -> byNumber.put(number.apply(thing), thing));
+    Map<Long, V> all =
+        each(
+            type,
+            byNumber.keySet(),
+            missing -> ask.apply(missing.stream().map(byNumber::get).toList()));
+    return things.stream().map(number).map(all::get).toList();
   }
 }

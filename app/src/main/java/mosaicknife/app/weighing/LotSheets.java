@@ -74,14 +74,7 @@ public class LotSheets {
    * @return their sheets, in the same order
    */
   public List<LotSheet> of(List<Lot> wanted) {
-    Map<Long, Lot> byNumber =
-        wanted.stream().collect(Collectors.toMap(Lot::id, lot -> lot, (one, same) -> one));
-    Map<Long, LotSheet> sheets =
-        page.each(
-            LotSheet.class,
-            wanted.stream().map(Lot::id).toList(),
-            missing -> workedOut(missing.stream().distinct().map(byNumber::get).toList()));
-    return wanted.stream().map(lot -> sheets.get(lot.id())).toList();
+    return page.inOrder(LotSheet.class, wanted, Lot::id, this::workedOut);
   }
 
   private Map<Long, LotSheet> workedOut(List<Lot> wanted) {

@@ -63,7 +63,7 @@ public record LengthRule(
    * @return a warning, or empty if nothing speaks against the fish
    */
   public Optional<Finding> warning(Length measured, Basis as, LocalDate today) {
-    if (today.isAfter(expires)) {
+    if (!isTrusted(today)) {
       return Optional.of(Finding.of(Warning.EXPIRED, source, dated, expires));
     }
     if (as != basis) {
@@ -72,5 +72,15 @@ public record LengthRule(
     return measured.compareTo(minimum) < 0
         ? Optional.of(Finding.of(Warning.TOO_SHORT, measured, minimum, basis, source, dated))
         : Optional.empty();
+  }
+
+  /**
+   * Returns whether the house still trusts it.
+   *
+   * @param today the day
+   * @return true up to and on its last day
+   */
+  public boolean isTrusted(LocalDate today) {
+    return !today.isAfter(expires);
   }
 }
